@@ -1,0 +1,18 @@
+import { retime, succeed, type Result } from '@yarin/core';
+import { retimeJobSchema } from '@yarin/core/schemas';
+import { validator } from '@yarin/formats';
+
+/** A headless command: takes parsed JSON, answers with what is printed or with problems. */
+type Command = (input: unknown) => Result<unknown>;
+
+const checkRetimeJob = validator(retimeJobSchema);
+
+function retimeCommand(input: unknown): Result<unknown> {
+  const job = checkRetimeJob(input);
+  if (!job.ok) return job;
+  const result = retime(job.value);
+  return result.ok ? succeed({ moments: result.value }) : result;
+}
+
+/** The headless commands by name; a new one is a line here. */
+export const COMMANDS: Readonly<Record<string, Command>> = { retime: retimeCommand };

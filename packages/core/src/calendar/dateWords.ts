@@ -1,0 +1,29 @@
+import { civilDate, formatMinute, parseDay, weekdayOf, type Day, type Minute, type Weekday } from './day.js';
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+export const weekdayWord = (weekday: Weekday): string => WEEKDAYS[weekday - 1]!;
+export const monthWord = (month: number): string => MONTHS[month - 1]!;
+
+/** “Tue 17 Mar”. */
+export function dayWords(day: Day): string {
+  const { month, date } = civilDate(day);
+  return `${weekdayWord(weekdayOf(day))} ${date} ${monthWord(month)}`;
+}
+
+/** “Tue 17 Mar 2027”. */
+export const dayWordsWithYear = (day: Day): string => `${dayWords(day)} ${civilDate(day).year}`;
+
+/** “Tue 17 Mar 23:59”, from `YYYY-MM-DDTHH:mm`. */
+export const momentWords = (at: string): string => `${dayWords(parseDay(at))} ${at.slice('YYYY-MM-DDT'.length)}`;
+
+/** The class days of a pattern with the hour of the first: “Mon Wed 10:00”. */
+export function patternWords(pattern: readonly { readonly weekday: Weekday; readonly start: string }[]): string {
+  if (pattern.length === 0) return 'no class days';
+  const weekdays = [...new Set(pattern.map(({ weekday }) => weekday))].sort((a, b) => a - b);
+  return `${weekdays.map(weekdayWord).join(' ')} ${pattern[0]!.start}`;
+}
+
+/** “14:00”. */
+export const minuteWords = (minute: Minute): string => formatMinute(minute);

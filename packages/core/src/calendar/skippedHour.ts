@@ -1,0 +1,64 @@
+import { MINUTES_PER_DAY, type Day, type Minute } from './day.js';
+
+/** Finds wall-clock times that a zone skips, one look per day kept. */
+export interface ZoneClock {
+  /** The first minute that exists at or after the given wall-clock time. */
+  firstExisting(day: Day, minute: Minute): { readonly day: Day; readonly minute: Minute };
+}
+
+const MS_PER_MINUTE = 60_000;
+const MS_PER_DAY = MINUTES_PER_DAY * MS_PER_MINUTE;
+
+interface Gap {
+  /** Wall-clock minutes since 1970-01-01: the first that is skipped and the first that exists again. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** @param timeZone a known IANA zone. */
+export function zoneClock(timeZone: string): ZoneClock {
+  const format = new Intl.DateTimeFormat('en-US', {
+    timeZone,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    era: 'short',
+  });
+  /** Minutes that the zone's wall clock is ahead of UTC at an instant. */
+  const offsetAt = (instant: number): number => {
+    const part: Record<string, string> = {};
+    for (const { type, value } of format.formatToParts(instant)) part[type] = value;
+    const year = part.era === 'BC' ? 1 - Number(part.year) : Number(part.year);
+    const wall = new Date(0);
+    wall.setUTCFullYear(year, Number(part.month) - 1, Number(part.day));
+    wall.setUTCHours(Number(part.hour), Number(part.minute));
+    return Math.round((wall.getTime() - Math.floor(instant / MS_PER_MINUTE) * MS_PER_MINUTE) / MS_PER_MINUTE);
+  };
+  const gapOf = (day: Day): Gap | undefined => {
+    let low = day * MS_PER_DAY - 15 * 60 * MS_PER_MINUTE;
+    let high = low + MS_PER_DAY + 30 * 60 * MS_PER_MINUTE;
+    const before = offsetAt(low);
+    const after = offsetAt(high);
+    if (after <= before) return undefined;
+    while (high - low > MS_PER_MINUTE) {
+      const middle = Math.floor((low + high) / 2 / MS_PER_MINUTE) * MS_PER_MINUTE;
+      if (offsetAt(middle) === before) low = middle;
+      else high = middle;
+    }
+    const instant = high / MS_PER_MINUTE;
+    return { from: instant + before, to: instant + after };
+  };
+  const gaps = new Map<Day, Gap | undefined>();
+  return {
+    firstExisting(day, minute) {
+      if (!gaps.has(day)) gaps.set(day, gapOf(day));
+      const gap = gaps.get(day);
+      const wall = day * MINUTES_PER_DAY + minute;
+      if (gap === undefined || wall < gap.from || wall >= gap.to) return { day, minute };
+      return { day: Math.floor(gap.to / MINUTES_PER_DAY), minute: gap.to % MINUTES_PER_DAY };
+    },
+  };
+}

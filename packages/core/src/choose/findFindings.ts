@@ -1,0 +1,78 @@
+import { indexCalendar } from '../calendar/calendarIndex.js';
+import { indexMeetings } from '../calendar/meetingIndex.js';
+import type { Course } from '../schemas/course.js';
+import { MEETING_HOSTS } from '../words/findMeetings.js';
+import { viewCourse } from './courseView.js';
+import type { Finding, FindingContext, FindingName, FindingRule } from './finding.js';
+import { double } from './findings/double.js';
+import { emptyUnit } from './findings/emptyUnit.js';
+import { heldOutside } from './findings/heldOutside.js';
+import { hiddenAllTerm } from './findings/hiddenAllTerm.js';
+import { lastTermsAnnouncement } from './findings/lastTermsAnnouncement.js';
+import { lastTermsSyllabus } from './findings/lastTermsSyllabus.js';
+import { meetingLink } from './findings/meetingLink.js';
+import { noPoints } from './findings/noPoints.js';
+import { oneOffEvent } from './findings/oneOffEvent.js';
+import { originalityCheck } from './findings/originalityCheck.js';
+import { otherTerm } from './findings/otherTerm.js';
+import { stockThing } from './findings/stockThing.js';
+import { unused } from './findings/unused.js';
+
+/** Every reason, in the order in which findings are listed. A new reason is one file and one line here. */
+const RULES: readonly FindingRule[] = [
+  lastTermsAnnouncement,
+  oneOffEvent,
+  meetingLink,
+  heldOutside,
+  originalityCheck,
+  lastTermsSyllabus,
+  stockThing,
+  unused,
+  emptyUnit,
+  otherTerm,
+  double,
+  hiddenAllTerm,
+  noPoints,
+];
+
+/** What a finding is called where its items are set aside or noted. */
+export const FINDING_WORDS: Readonly<Record<FindingName, string>> = {
+  lastTermsAnnouncement: 'announcements of last term',
+  oneOffEvent: 'one-off events',
+  meetingLink: 'video meetings',
+  heldOutside: 'held by an outside course',
+  originalityCheck: 'originality checks',
+  lastTermsSyllabus: 'last term’s syllabus',
+  stockThing: 'stock the shell has',
+  unused: 'used by nothing',
+  emptyUnit: 'empty units',
+  otherTerm: 'dated in another term',
+  double: 'doubles',
+  hiddenAllTerm: 'hidden all term',
+  noPoints: 'work without points',
+};
+
+/**
+ * Finds what is outdated or harmful in a course that is about to be brought into a shell.
+ *
+ * @param source  a course whose calendar `checkCalendar` found sound
+ * @param shell   the destination, with what it holds already
+ * @see docs/rules.md, "Findings"
+ */
+export function findFindings(source: Course, shell: Course, meetingHosts = MEETING_HOSTS): Finding[] {
+  const calendar = indexCalendar(source.calendar, shell.calendar.weekStartsOn ?? 1);
+  const context: FindingContext = {
+    source: viewCourse(source),
+    shell: viewCourse(shell),
+    calendar,
+    meetings: indexMeetings(calendar, source.meetings ?? []),
+    words: {
+      calendar: source.calendar,
+      termName: source.course.term,
+      courseTitle: source.course.title,
+      monthFirst: (source.course.locale ?? 'en-US') === 'en-US',
+      meetingHosts,
+    },
+  };
+  return RULES.flatMap((rule) => rule(context));
+}

@@ -1,0 +1,12 @@
+import type { FindingRule } from '../finding.js';
+
+/** Work that asks for an originality check, which cannot carry over. */
+export const originalityCheck: FindingRule = ({ source }) =>
+  source.items
+    .filter(({ details }) => details?.originalityCheck === true)
+    .map(({ id }) => ({
+      item: id,
+      finding: 'originalityCheck',
+      evidence: 'asks for an originality check; it comes as plain work',
+      default: 'bring',
+    }));

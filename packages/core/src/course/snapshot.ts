@@ -1,0 +1,51 @@
+import type { Calendar, Meeting } from '../schemas/calendar.js';
+import type { Course, CourseHead, Item, Mark } from '../schemas/course.js';
+import { addressesIn, itemAddressed } from '../words/addresses.js';
+import { contentHash, textHash } from './contentHash.js';
+
+/** An item without its text, which choosing and planning do not need. */
+export interface SnapshotItem extends Omit<Item, 'body'> {
+  readonly contentHash: string;
+  readonly bodyHash?: string;
+}
+
+/** A course as the plan sees it: everything but the texts. */
+export interface Snapshot {
+  readonly course: CourseHead;
+  readonly calendar: Calendar;
+  readonly meetings: readonly Meeting[];
+  readonly items: readonly SnapshotItem[];
+  readonly marks: readonly Mark[];
+}
+
+/** An address in a body that leads to an item or file of the course counts as a link, listed or not. */
+function withAddresses(item: Item, courseId: string, byId: ReadonlyMap<string, Item>): NonNullable<Item['links']> {
+  const links = [...(item.links ?? [])];
+  for (const { address, embedded } of addressesIn(item.body ?? '')) {
+    const id = itemAddressed(address, courseId, (segment) => byId.has(segment));
+    const target = id === undefined ? undefined : byId.get(id);
+    if (target === undefined || links.some(({ to }) => to === target.id)) continue;
+    links.push({ type: embedded || target.kind === 'file' ? 'embeds' : 'links', to: target.id });
+  }
+  return links;
+}
+
+export function snapshotOf(course: Course): Snapshot {
+  const byId = new Map(course.items.map((item) => [item.id, item]));
+  return {
+    course: course.course,
+    calendar: course.calendar,
+    meetings: course.meetings ?? [],
+    marks: course.marks ?? [],
+    items: course.items.map((item) => {
+      const { body, ...rest } = item;
+      const bodyHash = body === undefined || body === '' ? undefined : textHash(body);
+      return {
+        ...rest,
+        links: withAddresses(item, course.course.id, byId),
+        contentHash: contentHash(rest, bodyHash),
+        ...(bodyHash === undefined ? {} : { bodyHash }),
+      };
+    }),
+  };
+}

@@ -1,0 +1,38 @@
+export * from './problem.js';
+export * from './calendar/day.js';
+export * from './calendar/dateWords.js';
+export { checkCalendar, checkMeetings } from './calendar/checkCalendar.js';
+export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
+export { indexMeetings } from './calendar/meetingIndex.js';
+export { KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
+export { isMust, type LinkType } from './course/links.js';
+export { contentHash, textHash } from './course/contentHash.js';
+export { outlineOf, type OutlineRow } from './course/outline.js';
+export { snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
+export { retime, type Retimed } from './retime/retime.js';
+export { explain } from './retime/explain.js';
+export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
+export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js';
+export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
+export type { Why } from './choose/choose.js';
+export type { Finding, FindingName } from './choose/finding.js';
+export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
+export { FINDING_WORDS, findFindings } from './choose/findFindings.js';
+export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
+export { workOut, type WorkedOut } from './plan/workOut.js';
+export type { LineageEntry } from './plan/match.js';
+export {
+  isWritten,
+  previewPlan,
+  type PlanInput,
+  type PlanLine,
+  type Preview,
+  type PreviewDate,
+  type PreviewItem,
+  type Verb,
+} from './plan/preview.js';
+export type { Calendar, Closure, Meeting } from './schemas/calendar.js';
+export type { Choices, Decisions } from './schemas/choices.js';
+export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
+export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
+export * from './api/views.js';

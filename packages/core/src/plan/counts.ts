@@ -1,0 +1,23 @@
+import type { Kind } from '../course/kinds.js';
+import type { SnapshotItem } from '../course/snapshot.js';
+import type { PlanLine, Verb } from './preview.js';
+
+/** How many things of a kind the source has, and what becomes of them. `bring` counts what will be in the new course by this plan or was brought before. */
+export interface KindCount {
+  readonly source: number;
+  readonly bring: number;
+  readonly leave: number;
+}
+export type KindCounts = Readonly<Partial<Record<Kind, KindCount>>>;
+
+const STAYS: readonly Verb[] = ['leave', 'gone'];
+
+export function countByKind(items: readonly SnapshotItem[], lines: readonly PlanLine[]): KindCounts {
+  const counts: Partial<Record<Kind, KindCount>> = {};
+  items.forEach(({ kind }, index) => {
+    const { source, bring, leave } = counts[kind] ?? { source: 0, bring: 0, leave: 0 };
+    const stays = STAYS.includes(lines[index]!.verb);
+    counts[kind] = { source: source + 1, bring: bring + (stays ? 0 : 1), leave: leave + (stays ? 1 : 0) };
+  });
+  return counts;
+}

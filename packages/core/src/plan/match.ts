@@ -1,0 +1,85 @@
+import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
+import { normalisedTitle } from '../course/title.js';
+import { isStockOrEmpty } from './stock.js';
+
+/** What an earlier run left: which item of the shell came from which item of which course, and what both said then. */
+export interface LineageEntry {
+  readonly item: string;
+  readonly sourceCourse: string;
+  readonly sourceItem: string;
+  readonly sourceHash: string;
+  readonly landedHash: string;
+}
+
+/** How an item of the source stands to the shell. */
+export type Match =
+  | { readonly verb: 'add' }
+  | { readonly verb: 'join' | 'same' | 'update' | 'keep' | 'ask'; readonly to: string }
+  | { readonly verb: 'keep'; readonly to: null };
+
+export interface Matches {
+  readonly byItem: ReadonlyMap<string, Match>;
+  /** Entries whose item no longer is in the source. */
+  readonly gone: readonly LineageEntry[];
+}
+
+/**
+ * Matches the items of a source against a shell: lineage first, then content, then kind and title.
+ *
+ * @see docs/rules.md, "Matching against the shell"
+ */
+export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonly LineageEntry[]): Matches {
+  const standing = new Map(shell.items.map((item) => [item.id, item]));
+  const entries = new Map(
+    lineage.filter(({ sourceCourse }) => sourceCourse === source.course.id).map((entry) => [entry.sourceItem, entry]),
+  );
+  const byItem = new Map<string, Match>();
+  const taken = new Set<string>();
+  for (const item of source.items) {
+    const entry = entries.get(item.id);
+    if (entry === undefined) continue;
+    entries.delete(item.id);
+    const there = standing.get(entry.item);
+    byItem.set(item.id, there === undefined ? { verb: 'keep', to: null } : threeWay(item, there, entry));
+    taken.add(entry.item);
+  }
+  const unmatched = (key: (item: SnapshotItem) => string): Map<string, SnapshotItem[]> => {
+    const map = new Map<string, SnapshotItem[]>();
+    for (const item of shell.items) {
+      if (taken.has(item.id)) continue;
+      const list = map.get(key(item));
+      if (list === undefined) map.set(key(item), [item]);
+      else list.push(item);
+    }
+    return map;
+  };
+  const take = (pool: Map<string, SnapshotItem[]>, key: string): SnapshotItem | undefined => {
+    const there = pool.get(key)?.shift();
+    if (there !== undefined) taken.add(there.id);
+    return there;
+  };
+  const byContent = unmatched(({ contentHash }) => contentHash);
+  for (const item of source.items) {
+    if (byItem.has(item.id)) continue;
+    const there = take(byContent, item.contentHash);
+    if (there !== undefined) byItem.set(item.id, { verb: 'same', to: there.id });
+  }
+  const titleKey = ({ kind, title }: SnapshotItem): string =>
+    kind === 'courseSettings' ? kind : `${kind} ${normalisedTitle(title)}`;
+  const byTitle = unmatched(titleKey);
+  for (const item of source.items) {
+    if (byItem.has(item.id)) continue;
+    const there = take(byTitle, titleKey(item));
+    if (there === undefined) byItem.set(item.id, { verb: 'add' });
+    else byItem.set(item.id, { verb: isStockOrEmpty(there) ? 'join' : 'ask', to: there.id });
+  }
+  return { byItem, gone: [...entries.values()] };
+}
+
+/** As brought, as it is now in the source, as it is now in the shell. */
+function threeWay(item: SnapshotItem, there: SnapshotItem, { sourceHash, landedHash }: LineageEntry): Match {
+  const sourceChanged = item.contentHash !== sourceHash;
+  const shellChanged = there.contentHash !== landedHash;
+  const verb = sourceChanged ? (shellChanged ? 'ask' : 'update') : shellChanged ? 'keep' : 'same';
+  return { verb, to: there.id };
+}

@@ -1,0 +1,282 @@
+import type { Decision, Why } from '../choose/choose.js';
+import { choose } from '../choose/choose.js';
+import type { Finding } from '../choose/finding.js';
+import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
+import { fail, succeed, type Result } from '../problem.js';
+import { doubtCauses, type DoubtCause, type DoubtfulMoment } from '../retime/causes.js';
+import { retime, type Retimed } from '../retime/retime.js';
+import type { Decisions } from '../schemas/choices.js';
+import type { ItemState, Moment } from '../schemas/course.js';
+import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
+import { arrange } from './arrange.js';
+import { countByKind, type KindCounts } from './counts.js';
+import { looseEndsOf, type LooseEnd } from './looseEnds.js';
+import { matchToShell, type LineageEntry, type Match } from './match.js';
+
+export type Verb = 'add' | 'join' | 'same' | 'update' | 'keep' | 'ask' | 'gone' | 'leave' | 'here';
+
+/** What happens to one thing. `item` is null for what only the shell has, `to` is null for what does not come. */
+export interface PlanLine {
+  readonly source: string;
+  readonly item: string | null;
+  readonly verb: Verb;
+  readonly why: readonly Why[];
+  readonly to: string | null;
+  readonly place?: true;
+}
+
+/** An item of the new course as it will stand. */
+export interface PreviewItem extends SnapshotItem {
+  /** The item of the source that it comes from or answers to. */
+  readonly from: string | undefined;
+  readonly verb: Verb;
+  readonly isPlace: boolean;
+}
+
+export interface PlanInput {
+  readonly source: Snapshot;
+  readonly shell: Snapshot;
+  readonly findings: readonly Finding[];
+  readonly decisions: Decisions;
+  /** The policy in force: the person's, else the proposed one. */
+  readonly policy: Policy;
+  readonly lineage: readonly LineageEntry[];
+  /** Wall-clock moment in the destination's zone; dates before it are flagged. */
+  readonly now?: string;
+}
+
+/** The new course before it exists, and what happens to every thing on the way there. */
+export interface Preview {
+  readonly lines: readonly PlanLine[];
+  readonly items: readonly PreviewItem[];
+  /** Every date that the plan moves, with its thing. */
+  readonly dates: readonly PreviewDate[];
+  readonly causes: readonly DoubtCause[];
+  readonly counts: KindCounts;
+  readonly looseEnds: readonly LooseEnd[];
+  /** How many things the run would write. */
+  readonly toWrite: number;
+}
+
+export interface PreviewDate extends DoubtfulMoment {
+  readonly item: string;
+  readonly graded: boolean;
+}
+
+const WRITTEN: readonly Verb[] = ['add', 'join', 'update'];
+
+export const isWritten = ({ verb, place }: Pick<PlanLine, 'verb' | 'place'>): boolean =>
+  WRITTEN.includes(verb) || place === true;
+
+/**
+ * Works a plan out: which things come, what each becomes in the shell, where every date goes, and what stays open.
+ * Pure; it writes nothing and the same input gives the same preview.
+ *
+ * @returns the preview, or the problems of the calendars and dates
+ * @see docs/rules.md, "The plan"
+ */
+export function previewPlan({ source, shell, findings, decisions, policy, lineage, now }: PlanInput): Result<Preview> {
+  const matches = matchToShell(source, shell, lineage);
+  const chosen = choose({
+    source,
+    findings,
+    choices: decisions.choices,
+    isMet: (id) => matches.byItem.get(id)?.verb !== 'add',
+  });
+  const standing = new Set(shell.items.map(({ id }) => id));
+  const lines = source.items.map((item): PlanLine => {
+    const newId = standing.has(item.id) ? `${source.course.id}:${item.id}` : item.id;
+    return { ...lineOf(chosen.get(item.id)!, matches.byItem.get(item.id)!, newId), source: source.course.id, item: item.id };
+  });
+  const written = new Set(lines.filter(isWritten).map(({ item }) => item));
+  const job = retimeJobOf(source, shell, (id) => written.has(id), { policy, byHand: decisions.byHand, now });
+  const retimed = retime(job);
+  if (!retimed.ok) return fail(retimed.problems);
+
+  const items = previewItems(source, shell, lines, chosen, retimed.value, decisions);
+  const dates = datesOf(source, job.moments, retimed.value);
+  const terms = { old: source.calendar, new: shell.calendar, weekdays: policy.weekdays ?? {} };
+  const answered = new Set(lines.map(({ to }) => to));
+  const here = shell.items
+    .filter(({ id }) => !answered.has(id))
+    .map(({ id }): PlanLine => ({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
+  const gone = matches.gone.map(
+    ({ sourceItem, item }): PlanLine => ({ source: source.course.id, item: sourceItem, verb: 'gone', why: [], to: item }),
+  );
+  return succeed({
+    lines: [...lines, ...gone, ...here],
+    items,
+    dates,
+    causes: doubtCauses(dates, terms, decisions.settled),
+    counts: countByKind(source.items, lines),
+    looseEnds: looseEndsOf({ course: shell.course, items }, { source, findings, lines }),
+    toWrite: lines.filter(isWritten).length,
+  });
+}
+
+/** @param newId  the id that the item has in the shell when it is new there */
+function lineOf({ bring, place, met, why }: Decision, match: Match, newId: string): Omit<PlanLine, 'source' | 'item'> {
+  const answer = match.verb === 'add' ? null : match.to;
+  if (bring) return match.verb === 'add' ? { verb: 'add', why, to: newId } : { verb: match.verb, why, to: answer };
+  if (place && match.verb === 'add') return { verb: 'leave', why, to: newId, place: true };
+  return { verb: 'leave', why, to: met || place ? answer : null };
+}
+
+interface Retiming {
+  readonly policy: Policy;
+  readonly byHand: Decisions['byHand'];
+  readonly now: string | undefined;
+}
+
+/** The job that moves the moments of what comes, for everybody and for sections. */
+export function retimeJobOf(
+  source: Snapshot,
+  shell: Snapshot,
+  comes: (id: string) => boolean,
+  { policy, byHand, now }: Retiming,
+): RetimeJob {
+  const parents = new Map(source.items.map(({ id, parent }) => [id, parent]));
+  const moments: RetimeMoment[] = [];
+  for (const item of source.items) {
+    if (!comes(item.id)) continue;
+    const unit = ancestors(item.id, parents);
+    const graded = isGraded(item);
+    for (const moment of item.moments ?? [])
+      moments.push({ ...moment, item: item.id, kind: item.kind, graded, ...(unit.length > 0 ? { unit } : {}) });
+  }
+  const known = new Set(moments.map(({ id }) => id));
+  return {
+    source: { calendar: source.calendar, meetings: [...source.meetings] },
+    destination: { calendar: shell.calendar, meetings: [...shell.meetings] },
+    policy,
+    moments,
+    byHand: Object.fromEntries(Object.entries(byHand).filter(([id]) => known.has(id))),
+    ...(now === undefined ? {} : { now }),
+  };
+}
+
+function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
+  const units: string[] = [];
+  for (let unit = parents.get(id); unit !== undefined && !units.includes(unit); unit = parents.get(unit)) units.push(unit);
+  return units;
+}
+
+export const isGraded = ({ points, links }: SnapshotItem): boolean =>
+  (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
+
+function datesOf(source: Snapshot, moments: readonly RetimeMoment[], retimed: readonly Retimed[]): PreviewDate[] {
+  const items = new Map(source.items.map((item) => [item.id, item]));
+  return retimed.map((each, index) => {
+    const { item, graded } = moments[index]!;
+    const { kind, title } = items.get(item!)!;
+    return { ...each, item: item!, kind, title, graded: graded === true };
+  });
+}
+
+const DATED_BY = ['due', 'starts', 'posts', 'opens'];
+
+function previewItems(
+  source: Snapshot,
+  shell: Snapshot,
+  lines: readonly PlanLine[],
+  chosen: ReadonlyMap<string, Decision>,
+  retimed: readonly Retimed[],
+  { choices }: Decisions,
+): PreviewItem[] {
+  const newDate = new Map(retimed.map((each) => [each.id, each]));
+  const toId = new Map(lines.flatMap(({ item, to }) => (item === null || to === null ? [] : [[item, to] as const])));
+  const hidden = new Set(source.marks.filter(({ mark }) => mark === 'hidden').map(({ item }) => item));
+  const standing = new Map(shell.items.map((item) => [item.id, item]));
+  const written = new Map<string, PreviewItem>();
+  const answers = new Map<string, { from: string; verb: Verb }>();
+
+  source.items.forEach((item, index) => {
+    const line = lines[index]!;
+    if (line.to === null) return;
+    if (!isWritten(line)) {
+      answers.set(line.to, { from: item.id, verb: line.verb });
+      return;
+    }
+    const asked = chosen.get(item.id)!.by === 'ask';
+    const isPlace = line.place === true;
+    const moments = (item.moments ?? []).flatMap((moment): Moment[] => {
+      const { to, flags } = newDate.get(moment.id)!;
+      return to === null || (asked && flags.includes('otherTerm')) ? [] : [{ ...moment, at: to }];
+    });
+    const undated = (item.moments ?? []).some(
+      ({ id, role }) => DATED_BY.includes(role) && !moments.some((moment) => moment.id === id),
+    );
+    const there = standing.get(line.to);
+    const parent = item.parent === undefined ? undefined : toId.get(item.parent);
+    const links = (item.links ?? []).flatMap((link) => {
+      if (isPlace && link.type !== 'gradedIn') return [];
+      const to = link.course === undefined ? (toId.get(link.to) ?? link.to) : link.to;
+      return [{ ...link, to }];
+    });
+    const { parent: _p, position: _o, editedAt: _e, stateBefore: _s, details, bodyHash, ...content } = item;
+    const shownParent = there === undefined ? parent : there.parent;
+    written.set(line.to, {
+      ...content,
+      id: line.to,
+      moments,
+      links,
+      state: isPlace || undated || asked ? 'draft' : hidden.has(item.id) ? 'hidden' : landingState(item, source, choices),
+      ...(isPlace ? { details: { placeKept: true } } : details === undefined ? {} : { details: landedDetails(details) }),
+      ...(isPlace || bodyHash === undefined ? {} : { bodyHash }),
+      ...(shownParent === undefined ? {} : { parent: shownParent }),
+      ...(there?.position === undefined ? {} : { position: there.position }),
+      from: item.id,
+      verb: line.verb,
+      isPlace,
+    });
+  });
+  place(source, shell, toId, written);
+  const rest = shell.items
+    .filter(({ id }) => !written.has(id))
+    .map((item): PreviewItem => {
+      const answer = answers.get(item.id);
+      return { ...item, from: answer?.from, verb: answer?.verb ?? 'here', isPlace: false };
+    });
+  return [...written.values(), ...rest];
+}
+
+/** An originality check cannot carry over, so work lands as plain work. */
+function landedDetails(details: Record<string, unknown>): Record<string, unknown> {
+  const { originalityCheck: _, ...rest } = details;
+  return rest;
+}
+
+function landingState(item: SnapshotItem, { course }: Snapshot, { landing }: Decisions['choices']): ItemState {
+  if (landing === 'draft' || landing === 'hidden') return landing;
+  return (course.archived === true ? (item.stateBefore ?? item.state) : item.state) ?? 'open';
+}
+
+/** Gives what is new in the shell its place among its siblings there. */
+function place(
+  source: Snapshot,
+  shell: Snapshot,
+  toId: ReadonlyMap<string, string>,
+  written: Map<string, PreviewItem>,
+): void {
+  const standing = new Map<string | undefined, { id: string; position: number }[]>();
+  for (const { id, parent, position } of inOrder(shell.items)) {
+    const siblings = standing.get(parent) ?? [];
+    siblings.push({ id, position: position ?? siblings.length + 1 });
+    standing.set(parent, siblings);
+  }
+  const incoming = new Map<string | undefined, string[]>();
+  for (const item of inOrder(source.items)) {
+    const to = toId.get(item.id);
+    if (to === undefined) continue;
+    const parent = item.parent === undefined ? undefined : toId.get(item.parent);
+    incoming.set(parent, [...(incoming.get(parent) ?? []), to]);
+  }
+  for (const [parent, ids] of incoming)
+    for (const [id, position] of arrange(standing.get(parent) ?? [], ids)) {
+      const item = written.get(id);
+      if (item !== undefined && item.position === undefined) written.set(id, { ...item, position });
+    }
+}
+
+const inOrder = (items: readonly SnapshotItem[]): SnapshotItem[] =>
+  [...items].sort((a, b) => (a.position ?? Infinity) - (b.position ?? Infinity) || 0);

@@ -1,0 +1,148 @@
+import { isWeekend } from '../calendar/calendarIndex.js';
+import { MINUTES_PER_DAY, parseDay, parseMinute, weekStartOf, type Day } from '../calendar/day.js';
+import type { Calendar } from '../schemas/calendar.js';
+import { FLAG } from './flags.js';
+import { newTotal, oldTotal, type Moving } from './moving.js';
+import type { Terms } from './terms.js';
+
+const FAR_OUTSIDE_DAYS = 60;
+
+export interface Limits {
+  readonly perDay: number;
+  readonly perWeek: number;
+}
+
+/**
+ * Raises the flags that come from where moments stand now; those that come from how they were moved are there already.
+ *
+ * @param now  wall-clock moment in the destination's zone, `YYYY-MM-DDTHH:mm`
+ * @see docs/rules.md, "Flags"
+ */
+export function raiseFlags(terms: Terms, moving: readonly Moving[], limits: Limits, now: string | undefined): void {
+  const { old, new: to } = terms;
+  const nowTotal =
+    now === undefined ? -Infinity : parseDay(now) * MINUTES_PER_DAY + parseMinute(now, 'YYYY-MM-DDT'.length);
+  for (const each of moving) {
+    const { oldDay, day, state } = each;
+    if (oldDay < old.firstDay - FAR_OUTSIDE_DAYS || oldDay > old.lastDay + FAR_OUTSIDE_DAYS) each.flags |= FLAG.otherTerm;
+    if (state === 'cleared') continue;
+    if (old.isInside(oldDay) && !to.isInside(day)) each.flags |= FLAG.outsideTerm;
+    if (newTotal(each) < nowTotal) each.flags |= FLAG.past;
+    if (state !== 'moved') continue;
+    if (to.isClosed(day)) each.flags |= FLAG.closure;
+    if (isWeekend(to.runsAs(day)) && !isWeekend(old.runsAs(oldDay))) each.flags |= FLAG.weekend;
+  }
+  raiseOrderChanged(moving);
+  const dues = moving.filter(({ moment }) => moment.graded === true && moment.role === 'due');
+  raiseOtherPeriod(terms, dues);
+  raiseCrowding(terms, dues, limits);
+}
+
+interface Extent {
+  earliest: number;
+  latest: number;
+}
+
+/** Compares every moment with all others of its role in one sweep over the old dates. */
+function raiseOrderChanged(moving: readonly Moving[]): void {
+  const byRole = new Map<string, Moving[]>();
+  for (const each of moving) {
+    if ((each.state !== 'moved' && each.state !== 'byHand') || (each.flags & FLAG.otherTerm) !== 0) continue;
+    const group = byRole.get(each.moment.role);
+    if (group === undefined) byRole.set(each.moment.role, [each]);
+    else group.push(each);
+  }
+  for (const group of byRole.values()) {
+    const extents = new Map<number, Extent>();
+    for (const each of group) {
+      if (each.state !== 'moved') continue;
+      const total = newTotal(each);
+      const extent = extents.get(oldTotal(each));
+      if (extent === undefined) extents.set(oldTotal(each), { earliest: total, latest: total });
+      else {
+        extent.earliest = Math.min(extent.earliest, total);
+        extent.latest = Math.max(extent.latest, total);
+      }
+    }
+    const olds = Float64Array.from(extents.keys()).sort();
+    const latestBefore = new Float64Array(olds.length + 1).fill(-Infinity);
+    const earliestFrom = new Float64Array(olds.length + 1).fill(Infinity);
+    olds.forEach((at, index) => {
+      latestBefore[index + 1] = Math.max(latestBefore[index]!, extents.get(at)!.latest);
+    });
+    for (let index = olds.length - 1; index >= 0; index--)
+      earliestFrom[index] = Math.min(earliestFrom[index + 1]!, extents.get(olds[index]!)!.earliest);
+    const place = new Map(Array.from(olds, (at, index) => [at, index]));
+    for (const each of group) {
+      const at = oldTotal(each);
+      const known = place.get(at);
+      const before = known ?? countBelow(olds, at);
+      const after = known === undefined ? before : known + 1;
+      const total = newTotal(each);
+      if (latestBefore[before]! > total || earliestFrom[after]! < total) each.flags |= FLAG.orderChanged;
+    }
+  }
+}
+
+function countBelow(sorted: Float64Array, value: number): number {
+  let low = 0;
+  let high = sorted.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (sorted[middle]! < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+function periodFinder({ periods = [] }: Calendar): (day: Day) => string | undefined {
+  const spans = periods.map(({ name, from, to }) => ({ name, from: parseDay(from), to: parseDay(to) }));
+  return (day) => spans.find(({ from, to }) => from <= day && day <= to)?.name;
+}
+
+function raiseOtherPeriod({ old, new: to }: Terms, dues: readonly Moving[]): void {
+  if (!old.calendar.periods?.length || !to.calendar.periods?.length) return;
+  const before = periodFinder(old.calendar);
+  const after = periodFinder(to.calendar);
+  for (const each of dues) {
+    if (each.state === 'cleared') continue;
+    const was = before(each.oldDay);
+    if (was !== undefined && was !== after(each.day)) each.flags |= FLAG.otherPeriod;
+  }
+}
+
+interface DayLoad {
+  count: number;
+  readonly oldDay: Day;
+  mixed: boolean;
+}
+
+function raiseCrowding({ new: to }: Terms, dues: readonly Moving[], { perDay, perWeek }: Limits): void {
+  const week = (day: Day): Day => weekStartOf(day, to.weekStartsOn);
+  const newDays = new Map<Day, DayLoad>();
+  const newWeeks = new Map<Day, number>();
+  const oldDays = new Map<Day, number>();
+  const oldWeeks = new Map<Day, number>();
+  const add = (counts: Map<Day, number>, key: Day): void => void counts.set(key, (counts.get(key) ?? 0) + 1);
+  for (const { state, oldDay, day } of dues) {
+    add(oldDays, oldDay);
+    add(oldWeeks, week(oldDay));
+    if (state === 'cleared') continue;
+    add(newWeeks, week(day));
+    const load = newDays.get(day);
+    if (load === undefined) newDays.set(day, { count: 1, oldDay, mixed: false });
+    else {
+      load.count++;
+      if (load.oldDay !== oldDay) load.mixed = true;
+    }
+  }
+  for (const each of dues) {
+    if (each.state === 'cleared') continue;
+    const load = newDays.get(each.day)!;
+    if (load.mixed) each.flags |= FLAG.sameDay;
+    const inWeek = newWeeks.get(week(each.day))!;
+    const dayCrowded = load.count > perDay && load.count > oldDays.get(each.oldDay)!;
+    const weekCrowded = inWeek > perWeek && inWeek > oldWeeks.get(week(each.oldDay))!;
+    if (dayCrowded || weekCrowded) each.flags |= FLAG.crowded;
+  }
+}

@@ -1,0 +1,255 @@
+import { indexCalendar } from '../calendar/calendarIndex.js';
+import { formatDay, formatMinute, parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js';
+import { indexMeetings } from '../calendar/meetingIndex.js';
+import { zoneClock } from '../calendar/skippedHour.js';
+import { fail, succeed, type Result } from '../problem.js';
+import type { RetimeJob, Role, RuleName } from '../schemas/retimeJob.js';
+import { checkRetimeJob } from './checkRetimeJob.js';
+import { classMeetingOf, meetsAsOften } from './classEvents.js';
+import { FLAG, flagNames, type Flag } from './flags.js';
+import { followHour } from './hour.js';
+import { land } from './landing.js';
+import { byMeeting } from './meetingRule.js';
+import { groupByItem, type Moving } from './moving.js';
+import { byNearest, byOffset } from './nearestRule.js';
+import { policyResolver, type ResolvedPolicy } from './policy.js';
+import { raiseFlags } from './raiseFlags.js';
+import type { RuleUsed, Step } from './steps.js';
+import { byStretch } from './stretchRule.js';
+import type { Placed, Terms } from './terms.js';
+import { byWeek } from './weekRule.js';
+import { followLeader, followStarts, skipMissingHour } from './withinItem.js';
+
+/** Where one moment goes. `to` is null when it was cleared. */
+export interface Retimed {
+  readonly id: string;
+  readonly role: Role;
+  readonly from: string;
+  readonly to: string | null;
+  readonly rule: RuleUsed;
+  readonly steps: readonly Step[];
+  readonly flags: readonly Flag[];
+}
+
+const TIME_AT = 'YYYY-MM-DDT'.length;
+
+/**
+ * Moves the moments of a course from one term's calendar to another's.
+ *
+ * @param job  calendars, meeting patterns, policy, moments and dates set by hand
+ * @returns    one result a moment, in the order of the job; or the problems of the job
+ * @see        docs/rules.md, "Retiming"
+ */
+export function retime(job: RetimeJob): Result<readonly Retimed[]> {
+  const problems = checkRetimeJob(job);
+  if (problems.length > 0) return fail(problems);
+
+  const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
+  const old = indexCalendar(job.source.calendar, weekStartsOn);
+  const to = indexCalendar(job.destination.calendar, weekStartsOn);
+  const terms: Terms = {
+    old,
+    new: to,
+    oldMeetings: indexMeetings(old, job.source.meetings ?? []),
+    newMeetings: indexMeetings(to, job.destination.meetings ?? []),
+  };
+  const moving = place(terms, job);
+  const groups = groupByItem(moving);
+  const clock = zoneClock(job.destination.calendar.timeZone);
+  for (const group of groups.values()) if (group.length > 1) followLeader(group);
+  for (const each of moving) if (each.state === 'moved' && !goesWithStart(each)) skipMissingHour(clock, each);
+  for (const group of groups.values()) if (group.length > 1) followStarts(terms, group);
+  for (const each of moving) if (each.state === 'moved' && goesWithStart(each)) skipMissingHour(clock, each);
+  for (const group of groups.values()) flagUnmetClass(terms, group);
+  raiseFlags(terms, moving, { perDay: job.limits?.perDay ?? 2, perWeek: job.limits?.perWeek ?? 4 }, job.now);
+  return succeed(finish(moving));
+}
+
+const goesWithStart = ({ moment }: Moving): boolean => moment.role === 'ends' && moment.item !== undefined;
+
+interface Intent {
+  readonly policy: ResolvedPolicy;
+  readonly rule: RuleName;
+  readonly series: string | undefined;
+}
+
+/** Applies the rules, landing and the hour to every moment by itself. */
+function place(terms: Terms, job: RetimeJob): Moving[] {
+  const policies = policyResolver(job.policy ?? {});
+  const byHand = new Map(Object.entries(job.byHand ?? {}));
+  const moving = job.moments.map((moment): Moving => {
+    const hand = byHand.get(moment.id);
+    const { policy } = policies.of(moment);
+    const oldDay = parseDay(moment.at);
+    const oldMinute = parseMinute(moment.at, TIME_AT);
+    if (hand !== undefined)
+      return {
+        moment,
+        oldDay,
+        oldMinute,
+        state: 'byHand',
+        day: parseDay(hand),
+        minute: parseMinute(hand, TIME_AT),
+        rule: 'byHand',
+        flags: 0,
+        steps: [{ step: 'byHand' }],
+      };
+    const still = policy.rule === 'clear' ? 'cleared' : policy.rule === 'keep' ? 'kept' : undefined;
+    return {
+      moment,
+      oldDay,
+      oldMinute,
+      state: still ?? 'moved',
+      day: oldDay,
+      minute: oldMinute,
+      rule: policy.rule,
+      flags: 0,
+      steps: still === 'cleared' ? [{ step: 'clear' }] : still === 'kept' ? [{ step: 'keep' }] : [],
+    };
+  });
+
+  const planStandsStill = policies.plan.rule === 'clear' || policies.plan.rule === 'keep';
+  const classSeries = new Map<Moving, { readonly series: string | undefined }>();
+  for (const group of groupByItem(moving).values()) {
+    const meeting = classMeetingOf(terms, group);
+    if (meeting === undefined || !meetsAsOften(terms, meeting.series)) continue;
+    for (const each of group) classSeries.set(each, meeting);
+  }
+  const intentOf = (each: Moving): Intent => {
+    const { policy, ruleIsNarrow } = policies.of(each.moment);
+    const classMeeting = classSeries.get(each);
+    if (classMeeting === undefined) return { policy, rule: policy.rule, series: each.moment.series };
+    const rule = planStandsStill || ruleIsNarrow ? policy.rule : 'meeting';
+    return { policy, rule, series: classMeeting.series };
+  };
+
+  const stretched = stretchAll(terms, moving, intentOf);
+  const known = new Map<ResolvedPolicy, Map<string | undefined, Map<Day, Placed>>>();
+  const landedDay = (each: Moving, { policy, rule, series }: Intent): Placed => {
+    let bySeries = known.get(policy);
+    if (bySeries === undefined) known.set(policy, (bySeries = new Map()));
+    let byDay = bySeries.get(series);
+    if (byDay === undefined) bySeries.set(series, (byDay = new Map()));
+    let placed = byDay.get(each.oldDay);
+    if (placed === undefined) {
+      const before = placeDay(terms, rule, each.oldDay, policy, stretched.get(policy));
+      byDay.set(each.oldDay, (placed = landed(terms, each.oldDay, before, policy, series)));
+    }
+    return placed;
+  };
+  for (const each of moving) {
+    if (each.state !== 'moved') continue;
+    const intent = intentOf(each);
+    const { oldDay, oldMinute, moment } = each;
+    if (intent.rule === 'meeting') {
+      const met = byMeeting(terms, oldDay, oldMinute, moment.role, intent.series);
+      if (met !== undefined) {
+        const at = landed(terms, oldDay, met, intent.policy, intent.series);
+        settle(each, 'meeting', at, met.minute);
+        continue;
+      }
+    }
+    const rule = intent.rule === 'meeting' ? 'week' : intent.rule;
+    const at =
+      intent.rule === 'meeting' && intent.policy.rule !== 'meeting'
+        ? landed(terms, oldDay, byWeek(terms, oldDay, intent.policy.weekdays), intent.policy, intent.series)
+        : landedDay(each, { ...intent, rule });
+    const minute =
+      intent.policy.hour === 'follow' ? followHour(terms, oldDay, oldMinute, at.day, moment.role) : oldMinute;
+    settle(each, rule, at, minute);
+  }
+  return moving;
+}
+
+function settle(each: Moving, rule: RuleUsed, { day, flags, steps }: Placed, minute: Minute): void {
+  each.rule = rule;
+  each.day = day;
+  each.flags = flags;
+  each.steps = minute === each.oldMinute ? steps : [...steps, { step: 'hour', from: each.oldMinute, to: minute }];
+  each.minute = minute;
+}
+
+function placeDay(
+  terms: Terms,
+  rule: RuleName,
+  day: Day,
+  { weekdays }: ResolvedPolicy,
+  stretched: ReadonlyMap<Day, Placed> | undefined,
+): Placed {
+  if (rule === 'offset') return byOffset(terms, day);
+  if (rule === 'nearest') return byNearest(terms, day, weekdays);
+  return stretched?.get(day) ?? byWeek(terms, day, weekdays);
+}
+
+function stretchAll(terms: Terms, moving: readonly Moving[], intentOf: (each: Moving) => Intent) {
+  const days = new Map<ResolvedPolicy, Set<Day>>();
+  for (const each of moving) {
+    if (each.state !== 'moved' || each.rule !== 'stretch') continue;
+    const { policy, rule } = intentOf(each);
+    if (rule !== 'stretch') continue;
+    let distinct = days.get(policy);
+    if (distinct === undefined) days.set(policy, (distinct = new Set()));
+    distinct.add(each.oldDay);
+  }
+  return new Map(
+    [...days].map(([policy, distinct]) => [
+      policy,
+      byStretch(
+        terms,
+        [...distinct].sort((a, b) => a - b),
+        policy.weekdays,
+      ),
+    ]),
+  );
+}
+
+function landed(
+  terms: Terms,
+  from: Day,
+  placed: Placed,
+  { landing }: ResolvedPolicy,
+  series: string | undefined,
+): Placed {
+  const day = land(terms, from, placed.day, landing, series);
+  if (day === placed.day) return placed;
+  const closure = terms.new.closureAt(placed.day)?.label;
+  const step: Step = {
+    step: 'landing',
+    from: formatDay(placed.day),
+    to: formatDay(day),
+    how: landing,
+    ...(closure === undefined ? {} : { closure }),
+  };
+  return { day, flags: placed.flags | FLAG.closure, steps: [...placed.steps, step] };
+}
+
+/** A class event that another rule than `meeting` moved, and that now starts with no class meeting. */
+function flagUnmetClass(terms: Terms, group: readonly Moving[]): void {
+  if (classMeetingOf(terms, group) === undefined) return;
+  const { meetings, firstAt } = terms.newMeetings.all;
+  for (const each of group) {
+    if (each.state !== 'moved' || each.rule === 'meeting' || each.moment.role !== 'starts') continue;
+    const met = meetings.slice(firstAt(each.day), firstAt(each.day + 1)).some(({ start }) => start === each.minute);
+    if (!met) each.flags |= FLAG.noSuchMeeting;
+  }
+}
+
+function finish(moving: readonly Moving[]): Retimed[] {
+  const days = new Map<Day, string>();
+  const dayText = (day: Day): string => {
+    let text = days.get(day);
+    if (text === undefined) days.set(day, (text = formatDay(day)));
+    return text;
+  };
+  const minutes: string[] = [];
+  const minuteText = (minute: Minute): string => (minutes[minute] ??= formatMinute(minute));
+  return moving.map((each) => ({
+    id: each.moment.id,
+    role: each.moment.role,
+    from: each.moment.at,
+    to: each.state === 'cleared' ? null : `${dayText(each.day)}T${minuteText(each.minute)}`,
+    rule: each.rule,
+    steps: each.steps,
+    flags: flagNames(each.flags),
+  }));
+}

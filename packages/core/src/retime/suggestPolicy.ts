@@ -1,0 +1,107 @@
+import { indexCalendar } from '../calendar/calendarIndex.js';
+import { weekdayWord } from '../calendar/dateWords.js';
+import type { Weekday } from '../calendar/day.js';
+import { fail, succeed, type Result } from '../problem.js';
+import type { Meeting } from '../schemas/calendar.js';
+import type { Policy, RetimeJob } from '../schemas/retimeJob.js';
+import { isDoubtful } from './flags.js';
+import { retime } from './retime.js';
+
+export interface PolicyOption {
+  readonly policy: Policy;
+  readonly words: string;
+  readonly doubts: number;
+  /** How many dates would differ from those of the proposed policy. */
+  readonly differs: number;
+}
+
+export interface PolicySuggestion {
+  readonly proposed: PolicyOption;
+  readonly reason: string;
+  readonly others: readonly PolicyOption[];
+}
+
+type WeekdayMap = Record<string, Weekday>;
+
+const WEEKS_APART_FOR_STRETCH = 3;
+
+const classDays = (meetings: readonly Meeting[]): Weekday[] =>
+  [...new Set(meetings.map(({ weekday }) => weekday))].sort((a, b) => a - b);
+
+const effective = (map: WeekdayMap): WeekdayMap =>
+  Object.fromEntries(Object.entries(map).filter(([from, to]) => Number(from) !== to));
+
+/** No map; class day to class day; with the weekdays between two class days moved along with the one before, or after. */
+function weekdayMaps(before: readonly Weekday[], after: readonly Weekday[]): WeekdayMap[] {
+  const maps: WeekdayMap[] = [{}];
+  if (before.length === 0 || before.length !== after.length) return maps;
+  const classMap = Object.fromEntries(before.map((weekday, index) => [weekday, after[index]!]));
+  const along = (which: 0 | 1): WeekdayMap => {
+    const map: WeekdayMap = { ...classMap };
+    for (let index = 0; index + 1 < before.length; index++) {
+      const anchor = index + which;
+      const shift = after[anchor]! - before[anchor]!;
+      for (let weekday = before[index]! + 1; weekday < before[index + 1]!; weekday++) {
+        const moved = weekday + shift;
+        if (moved >= 1 && moved <= 7) map[weekday] = moved;
+      }
+    }
+    return map;
+  };
+  for (const map of [classMap, along(0), along(1)].map(effective))
+    if (!maps.some((known) => JSON.stringify(known) === JSON.stringify(map))) maps.push(map);
+  return maps;
+}
+
+export const mapWords = (map: Readonly<Record<string, Weekday>>): string =>
+  Object.entries(map)
+    .map(([from, to]) => `${weekdayWord(Number(from))} to ${weekdayWord(to)}`)
+    .join(', ');
+
+const policyWords = ({ rule, weekdays }: Policy): string => {
+  const what = rule === 'stretch' ? 'Same share of the term' : 'Same teaching week';
+  const map = mapWords(weekdays ?? {});
+  return map === '' ? `${what}, same weekday` : `${what}, ${map}`;
+};
+
+/**
+ * Proposes the policy for a pair of terms: the one that leaves the fewest doubts, the first of equals.
+ *
+ * @param job  a job whose `policy` is not looked at
+ * @see docs/rules.md, "Which rule suits"
+ */
+export function suggestPolicy(job: RetimeJob): Result<PolicySuggestion> {
+  const first = retime({ ...job, policy: {} });
+  if (!first.ok) return fail(first.problems);
+  const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
+  const weeks = [job.source, job.destination].map(
+    ({ calendar }) => indexCalendar(calendar, weekStartsOn).teachingWeeks.length,
+  );
+  const maps = weekdayMaps(classDays(job.source.meetings ?? []), classDays(job.destination.meetings ?? []));
+  const rules = Math.abs(weeks[0]! - weeks[1]!) > WEEKS_APART_FOR_STRETCH ? (['week', 'stretch'] as const) : (['week'] as const);
+  const tried = rules.flatMap((rule) =>
+    maps.map((weekdays) => {
+      const policy: Policy = { rule, weekdays };
+      const result = retime({ ...job, policy });
+      const dates = result.ok ? result.value : [];
+      return { policy, dates, doubts: dates.filter(({ flags }) => isDoubtful(flags)).length };
+    }),
+  );
+  const best = tried.reduce((least, each) => (each.doubts < least.doubts ? each : least));
+  const options = tried.map((each) => ({
+    policy: each.policy,
+    words: policyWords(each.policy),
+    doubts: each.doubts,
+    differs: each.dates.filter(({ to }, index) => to !== best.dates[index]!.to).length,
+    isBest: each === best,
+  }));
+  const { isBest: _, ...proposed } = options.find(({ isBest }) => isBest)!;
+  const others = options.filter(({ isBest }) => !isBest).map(({ isBest: _ignored, ...option }) => option);
+  const without = others.find(({ policy }) => policy.rule === 'week' && Object.keys(policy.weekdays ?? {}).length === 0);
+  const doubts = proposed.doubts === 1 ? '1 doubt' : `${proposed.doubts} doubts`;
+  const reason =
+    without === undefined || without.doubts === proposed.doubts
+      ? `fewest doubts: ${proposed.doubts}`
+      : `${doubts}, without the map ${without.doubts}`;
+  return succeed({ proposed, reason, others });
+}

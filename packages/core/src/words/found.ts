@@ -1,0 +1,31 @@
+import type { Calendar } from '../schemas/calendar.js';
+
+export type WordSort = 'date' | 'range' | 'term' | 'year' | 'relative' | 'weekday' | 'meeting';
+
+/** Words in a text that will not fit the new term. Offsets are UTF-16 units of the text that was searched. */
+export interface FoundWords {
+  readonly sort: WordSort;
+  readonly start: number;
+  readonly end: number;
+  readonly text: string;
+}
+
+/** What the finders know of the course whose text they read. */
+export interface WordContext {
+  readonly calendar: Calendar;
+  readonly termName: string;
+  readonly courseTitle: string;
+  /** Month before day in `3/4`. */
+  readonly monthFirst: boolean;
+  /** Hosts of video meetings that an administrator keeps; a host label that starts with `meet` counts besides. */
+  readonly meetingHosts: readonly string[];
+}
+
+export type Finder = (text: string, context: WordContext) => FoundWords[];
+
+export const found = (sort: WordSort, match: RegExpMatchArray): FoundWords => ({
+  sort,
+  start: match.index!,
+  end: match.index! + match[0].length,
+  text: match[0],
+});

@@ -1,0 +1,85 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import session from 'express-session';
+import helmet from 'helmet';
+import { pinoHttp } from 'pino-http';
+import type { Server } from './context.js';
+import { courseRoutes } from './courses/routes.js';
+import { deskRoutes } from './desk/routes.js';
+import { errorHandler, nothingThere } from './http/errorHandler.js';
+import { SESSION_MS } from './http/sessionCommands.js';
+import { SessionStore } from './http/sessionStore.js';
+import { signedIn, signOnRoutes } from './people/routes.js';
+import { PlanGrounds } from './plans/planGrounds.js';
+import { planRoutes } from './plans/routes.js';
+import { runRoutes } from './runs/routes.js';
+import { RunJobs } from './runs/runJobs.js';
+
+const REQUESTS_A_MINUTE = 1200;
+
+export interface AppOptions {
+  readonly sessionSecret: string;
+  /** Folder of the built web application; none is served when absent. */
+  readonly webFolder?: string;
+}
+
+/** Wires every subject into one application. */
+export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions): Express {
+  const { reading, writer, log } = server;
+  const grounds = new PlanGrounds(reading.manager);
+  const jobs = new RunJobs(writer, log);
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: ({ url }) => url?.startsWith('/assets/') ?? false } }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'"],
+          styleSrcAttr: ["'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'", 'data:'],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+
+  const api = express.Router();
+  api.use(rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: 'draft-8', legacyHeaders: false }));
+  api.use(express.json({ limit: '1mb' }));
+  api.use(
+    session({
+      name: 'yarin',
+      secret: sessionSecret,
+      store: new SessionStore(reading, writer),
+      resave: false,
+      saveUninitialized: false,
+      cookie: { httpOnly: true, sameSite: 'strict', maxAge: SESSION_MS },
+    }),
+  );
+  api.use(signOnRoutes(server));
+  api.use(signedIn(server));
+  api.use(deskRoutes(server, grounds));
+  api.use(courseRoutes(server));
+  api.use(planRoutes(server, grounds));
+  api.use(runRoutes(server, jobs));
+  api.use(nothingThere);
+  app.use('/api', api);
+
+  if (webFolder !== undefined && existsSync(webFolder)) {
+    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(express.static(webFolder, { index: false }));
+    app.get('/{*path}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
+  }
+  app.use(nothingThere);
+  app.use(errorHandler);
+  return app;
+}

@@ -1,0 +1,134 @@
+import { contentHash, textHash, type Calendar, type Course, type Item, type LearnerSort } from '@yarin/core';
+import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
+import { PersonRow } from '../database/entities/person.js';
+import { TermRow } from '../database/entities/term.js';
+import type { Command } from '../writer/command.js';
+import { searchForm } from './courseStore.js';
+
+export interface NewTerm {
+  readonly id: string;
+  readonly name: string;
+  readonly calendar: Calendar;
+}
+
+/** Adds terms; one that is there already is brought up to date. */
+export const addTerms: Command<readonly NewTerm[], void> = async ({ manager }, terms) => {
+  const rows = terms.map((term) => ({ ...term, firstDay: term.calendar.firstDay, lastDay: term.calendar.lastDay }));
+  await manager.upsert(TermRow, rows, ['id']);
+};
+
+export const addPeople: Command<readonly PersonRow[], void> = async ({ manager }, people) => {
+  await manager.upsert(PersonRow, [...people], ['id']);
+};
+
+export interface NewCourse {
+  readonly course: Course;
+  readonly termId: string;
+  readonly staff: readonly { readonly personId: string; readonly role: 'instructor' | 'assistant' }[];
+}
+
+/** Keys that are unique everywhere: an item's id behind its course's, in ids, links and addresses of bodies alike. */
+function withKeys({ course, items }: Course): Item[] {
+  const key = (id: string): string => `${course.id}.${id}`;
+  return items.map((item) => ({
+    ...item,
+    id: key(item.id),
+    ...(item.parent === undefined ? {} : { parent: key(item.parent) }),
+    ...(item.body === undefined ? {} : { body: item.body.replace(/(["'])item:([^"'#?]+)/g, (_, quote, id) => `${quote}item:${key(id)}`) }),
+    moments: (item.moments ?? []).map((moment) => ({ ...moment, id: key(moment.id) })),
+    links: (item.links ?? []).map((link) => (link.course === undefined ? { ...link, to: key(link.to) } : link)),
+  }));
+}
+
+/** Adds a course with everything in it, set by set. */
+export const addCourse: Command<NewCourse, void> = async ({ manager }, { course: whole, termId, staff }) => {
+  const { course, meetings = [], marks = [] } = whole;
+  const items = withKeys(whole);
+  await manager.insert(CourseRow, {
+    id: course.id,
+    code: course.code,
+    number: course.number,
+    section: course.section,
+    title: course.title,
+    termId,
+    type: course.type ?? 'course',
+    mode: course.mode ?? null,
+    campus: course.campus ?? null,
+    room: course.room ?? null,
+    locale: course.locale ?? 'en-US',
+    openToLearners: course.openToLearners ?? false,
+    archived: course.archived ?? false,
+    meetings,
+    version: 1,
+    searchText: searchForm(`${course.code}${course.number}${course.section} ${course.title} ${course.term}`),
+  });
+  await manager.insert(
+    CourseStaffRow,
+    staff.map((each) => ({ ...each, courseId: course.id })),
+  );
+  const bodies = items.flatMap(({ body }) => (body === undefined || body === '' ? [] : [{ hash: textHash(body), text: body }]));
+  await manager.query(
+    `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+    [JSON.stringify(bodies)],
+  );
+  const rows = items.map((item) => {
+    const { body, moments: _moments, links: _links, ...rest } = item;
+    const bodyHash = body === undefined || body === '' ? undefined : textHash(body);
+    return { ...rest, bodyHash, contentHash: contentHash(item, bodyHash) };
+  });
+  await manager.query(
+    `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, state_before, ever_open, points, details, content_hash, edited_at)
+     SELECT ?, value->>'id', value->>'kind', value->>'title', value->>'bodyHash', value->>'parent', value->>'position',
+            coalesce(value->>'state', 'open'), value->>'stateBefore', value->>'everOpen', value->>'points',
+            value->'details', value->>'contentHash', value->>'editedAt'
+       FROM json_each(?)`,
+    [course.id, JSON.stringify(rows)],
+  );
+  await insertMoments(manager, course.id, items);
+  await insertLinks(manager, course.id, items);
+  await manager.query(
+    `INSERT INTO mark (course_id, item_key, mark, note) SELECT ?, ? || '.' || (value->>'item'), value->>'mark', value->>'note' FROM json_each(?)`,
+    [course.id, course.id, JSON.stringify(marks)],
+  );
+};
+
+type Manager = Parameters<typeof addCourse>[0]['manager'];
+type Holder = Pick<Item, 'id' | 'moments' | 'links'>;
+
+/** Inserts the moments of items, in one statement. */
+export async function insertMoments(manager: Manager, courseId: string, items: readonly Holder[]): Promise<void> {
+  const rows = items.flatMap(({ id, moments = [] }) => moments.map((moment) => ({ ...moment, item: id })));
+  if (rows.length === 0) return;
+  await manager.query(
+    `INSERT INTO moment (course_id, key, item_key, role, at, for_whom, series)
+     SELECT ?, value->>'id', value->>'item', value->>'role', value->>'at', value->>'for', value->>'series' FROM json_each(?)`,
+    [courseId, JSON.stringify(rows)],
+  );
+}
+
+/** Inserts the links of items, in one statement. */
+export async function insertLinks(manager: Manager, courseId: string, items: readonly Holder[]): Promise<void> {
+  const rows = items.flatMap(({ id, links = [] }) => links.map((link, place) => ({ ...link, from: id, place })));
+  if (rows.length === 0) return;
+  await manager.query(
+    `INSERT INTO item_link (course_id, from_key, place, type, to_key, quantity, other_course)
+     SELECT ?, value->>'from', value->>'place', value->>'type', value->>'to', value->>'quantity', value->>'course' FROM json_each(?)`,
+    [courseId, JSON.stringify(rows)],
+  );
+}
+
+export interface NewLearnerRecord {
+  readonly courseId: string;
+  readonly sort: LearnerSort;
+  readonly itemKey: string | null;
+  readonly learnerId: string;
+  readonly at: string;
+}
+
+export const addLearnerRecords: Command<readonly NewLearnerRecord[], void> = async ({ manager }, records) => {
+  await manager.query(
+    `INSERT INTO learner_record (course_id, sort, item_key, learner_id, at)
+     SELECT value->>'courseId', value->>'sort', value->>'itemKey', value->>'learnerId', value->>'at' FROM json_each(?)`,
+    [JSON.stringify(records)],
+  );
+};

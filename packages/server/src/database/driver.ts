@@ -1,0 +1,38 @@
+import 'reflect-metadata';
+import { join } from 'node:path';
+import { DataSource, type DataSourceOptions } from 'typeorm';
+import { ENTITIES } from './entities/index.js';
+import { FirstTables1764057600000 } from './migrations/1764057600000-FirstTables.js';
+
+export const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
+
+/** The one place that names the database driver and what differs by database. */
+function options(dataFolder: string): DataSourceOptions {
+  return {
+    type: 'better-sqlite3',
+    database: databaseFile(dataFolder),
+    enableWAL: true,
+    entities: ENTITIES,
+    migrations: [FirstTables1764057600000],
+    migrationsTableName: 'migration',
+    synchronize: false,
+    logging: false,
+  };
+}
+
+/** The writing connection: only the writer thread opens it. Brings the tables up to date. */
+export async function openForWriting(dataFolder: string): Promise<DataSource> {
+  const source = await new DataSource(options(dataFolder)).initialize();
+  await source.query('PRAGMA foreign_keys = ON');
+  await source.query('PRAGMA synchronous = NORMAL');
+  await source.query('PRAGMA busy_timeout = 5000');
+  await source.runMigrations({ transaction: 'each' });
+  return source;
+}
+
+/** A connection that can only read, and so never waits for the writer. */
+export async function openForReading(dataFolder: string): Promise<DataSource> {
+  const source = await new DataSource(options(dataFolder)).initialize();
+  await source.query('PRAGMA query_only = ON');
+  return source;
+}

@@ -1,0 +1,21 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+export type PersonRole = 'instructor' | 'assistant' | 'administrator';
+
+@Entity('person')
+export class PersonRow {
+  @PrimaryColumn({ type: 'text' })
+  id!: string;
+
+  @Column({ type: 'text', name: 'given_name' })
+  givenName!: string;
+
+  @Column({ type: 'text', name: 'family_name' })
+  familyName!: string;
+
+  @Column({ type: 'text' })
+  email!: string;
+
+  @Column({ type: 'text' })
+  role!: PersonRole;
+}

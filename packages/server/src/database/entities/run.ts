@@ -1,0 +1,94 @@
+import type { Decisions, Policy, RunCounts } from '@yarin/core';
+import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
+import type { RunOperation } from '../../runs/operations.js';
+
+/** A rollover being prepared. It stores decisions; what they lead to is computed. */
+@Entity('plan')
+@Index('plan_pair', ['sourceId', 'destinationId'], { unique: true })
+export class PlanRow {
+  @PrimaryColumn({ type: 'text' })
+  id!: string;
+
+  @Column({ type: 'text', name: 'source_id' })
+  sourceId!: string;
+
+  @Column({ type: 'text', name: 'destination_id' })
+  destinationId!: string;
+
+  @Column({ type: 'text', name: 'person_id' })
+  personId!: string;
+
+  @Column({ type: 'simple-json' })
+  decisions!: Decisions;
+
+  /** Counts up with every saved decision, so that two people do not overwrite each other. */
+  @Column({ type: 'integer' })
+  version!: number;
+
+  @Column({ type: 'text', name: 'changed_at' })
+  changedAt!: string;
+}
+
+/** A plan carried out, with everything it did, by which it can be taken back. */
+@Entity('run')
+@Index('run_destination', ['destinationId'])
+export class RunRow {
+  @PrimaryColumn({ type: 'text' })
+  id!: string;
+
+  @Column({ type: 'text', name: 'plan_id' })
+  planId!: string;
+
+  @Column({ type: 'text', name: 'source_id' })
+  sourceId!: string;
+
+  @Column({ type: 'text', name: 'destination_id' })
+  destinationId!: string;
+
+  @Column({ type: 'text', name: 'person_id' })
+  personId!: string;
+
+  @Column({ type: 'text' })
+  at!: string;
+
+  @Column({ type: 'simple-json' })
+  policy!: Policy;
+
+  @Column({ type: 'simple-json' })
+  counts!: RunCounts;
+
+  @Column({ type: 'simple-json' })
+  operations!: RunOperation[];
+
+  @Column({ type: 'text', name: 'undone_at', nullable: true })
+  undoneAt!: string | null;
+
+  @Column({ type: 'text', name: 'undone_by', nullable: true })
+  undoneBy!: string | null;
+}
+
+/** Where an item of a course came from, by which run, and what both said then. */
+@Entity('lineage')
+export class LineageRow {
+  @PrimaryColumn({ type: 'text', name: 'course_id' })
+  courseId!: string;
+
+  @PrimaryColumn({ type: 'text', name: 'source_course_id' })
+  sourceCourseId!: string;
+
+  @PrimaryColumn({ type: 'text', name: 'source_key' })
+  sourceKey!: string;
+
+  @Column({ type: 'text', name: 'item_key' })
+  itemKey!: string;
+
+  @Index('lineage_run')
+  @Column({ type: 'text', name: 'run_id' })
+  runId!: string;
+
+  @Column({ type: 'text', name: 'source_hash' })
+  sourceHash!: string;
+
+  @Column({ type: 'text', name: 'landed_hash' })
+  landedHash!: string;
+}

@@ -1,0 +1,129 @@
+import {
+  propose,
+  type Candidate,
+  type CourseSummary,
+  type DeskShell,
+  type DeskView,
+  type LatelyRun,
+  type PlanSentence,
+  type ProposeCandidate,
+} from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { readableCourses, summariseCourse } from '../courses/courseStore.js';
+import type { PersonRow } from '../database/entities/person.js';
+import { PlanRow, RunRow } from '../database/entities/run.js';
+import { TermRow } from '../database/entities/term.js';
+import { HttpProblem } from '../http/httpProblem.js';
+import { nameOf } from '../people/names.js';
+import { mayChange, mayUse } from '../people/rights.js';
+import type { PlanGrounds } from '../plans/planGrounds.js';
+import { coursesWithNotes } from './notes.js';
+
+/** The first term that has not ended, preferring one that is yet to start. */
+async function comingTerm(manager: EntityManager, today: string): Promise<TermRow | undefined> {
+  const terms = await manager.find(TermRow, { order: { firstDay: 'ASC' } });
+  return terms.find(({ firstDay }) => firstDay >= today) ?? terms.findLast(({ lastDay }) => lastDay >= today);
+}
+
+const asCandidate = (course: CourseSummary): ProposeCandidate => ({
+  ...course,
+  campus: course.campus ?? undefined,
+  mode: course.mode ?? undefined,
+  editedAt: course.editedAt ?? undefined,
+  instructors: course.instructorIds,
+});
+
+/** What the Desk of a person shows: the shells of the coming term, each with its predecessor and its plan worked out. */
+export async function readDesk(manager: EntityManager, grounds: PlanGrounds, person: PersonRow, now: string): Promise<DeskView> {
+  const today = now.slice(0, 10);
+  const term = await comingTerm(manager, today);
+  const courses = await readableCourses(manager, person);
+  const sources = courses.filter((course) => mayUse(person, course).may);
+  const runs = await manager.find(RunRow, { order: { at: 'DESC' } });
+  const standing = runs.filter(({ undoneAt }) => undoneAt === null);
+  const termOf = new Map(courses.map(({ id, term: name }) => [id, name]));
+  const plans = await manager.find(PlanRow);
+
+  const shells = courses.filter((course) => course.term === term?.name && course.type === 'course');
+  const rows = await Promise.all(
+    shells.map(async (shell): Promise<DeskShell> => {
+      const proposal = propose({
+        shell: asCandidate(shell),
+        courses: sources.map(asCandidate),
+        runs: standing.map(({ sourceId, destinationId }) => ({
+          source: sourceId,
+          destination: destinationId,
+          term: termOf.get(destinationId) ?? '',
+        })),
+      });
+      const candidates = proposal.candidates.map((candidate) => withCourse(candidate, sources));
+      const done = standing.find(({ destinationId }) => destinationId === shell.id);
+      const plan = plans.find(
+        ({ destinationId, sourceId }) => destinationId === shell.id && sourceId === (done?.sourceId ?? candidates[0]?.course.id),
+      );
+      const first = candidates.find(({ course }) => course.id === (done?.sourceId ?? candidates[0]?.course.id));
+      return {
+        shell,
+        verdict: proposal.verdict,
+        candidates,
+        right: mayChange(person, shell, today),
+        plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
+        sentence: first === undefined ? null : await sentenceOf(grounds, first.course, shell, plan, now),
+        done: done === undefined ? null : { runId: done.id, at: done.at, by: await nameOf(manager, done.personId), things: done.counts.things },
+      };
+    }),
+  );
+  return {
+    now,
+    term: term === undefined ? null : { name: term.name, firstDay: term.firstDay },
+    shells: rows,
+    notes: await coursesWithNotes(manager, sources),
+    lately: await latelyOf(manager, runs, new Set(courses.map(({ id }) => id))),
+  };
+}
+
+function withCourse(candidate: Candidate, sources: readonly CourseSummary[]) {
+  return { ...candidate, course: sources.find(({ id }) => id === candidate.course)! };
+}
+
+async function sentenceOf(
+  grounds: PlanGrounds,
+  source: CourseSummary,
+  shell: CourseSummary,
+  plan: PlanRow | undefined,
+  now: string,
+): Promise<PlanSentence | null> {
+  try {
+    const { preview } = await grounds.workOut(source, shell, plan !== undefined && plan.version > 1 ? plan.decisions : undefined, now);
+    const counts = Object.values(preview.counts);
+    return {
+      come: counts.reduce((sum, { bring }) => sum + bring, 0),
+      of: counts.reduce((sum, each) => sum + each.source, 0),
+      dates: preview.dates.length,
+      doubts: preview.causes.length,
+      leftOver: preview.looseEnds.length,
+      toWrite: preview.toWrite,
+    };
+  } catch (error) {
+    if (error instanceof HttpProblem) return null;
+    throw error;
+  }
+}
+
+const MOST_LATELY = 6;
+
+async function latelyOf(manager: EntityManager, runs: readonly RunRow[], readable: ReadonlySet<string>): Promise<LatelyRun[]> {
+  const mine = runs.filter(({ destinationId }) => readable.has(destinationId)).slice(0, MOST_LATELY);
+  return Promise.all(
+    mine.map(async (run) => ({
+      id: run.id,
+      planId: run.planId,
+      at: run.at,
+      by: await nameOf(manager, run.personId),
+      things: run.counts.things,
+      source: await summariseCourse(manager, run.sourceId),
+      destination: await summariseCourse(manager, run.destinationId),
+      undoneAt: run.undoneAt,
+    })),
+  );
+}

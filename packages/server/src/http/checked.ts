@@ -1,0 +1,13 @@
+import type { TSchema, Static } from '@sinclair/typebox';
+import { validator } from '@yarin/formats';
+import { unusable } from './httpProblem.js';
+
+/** Checks a request body against its schema, or refuses it with the place of each problem. */
+export function checked<Schema extends TSchema>(schema: Schema): (body: unknown) => Static<Schema> {
+  const validate = validator(schema);
+  return (body) => {
+    const result = validate(body);
+    if (result.ok) return result.value;
+    throw unusable(result.problems[0]!.message, result.problems);
+  };
+}

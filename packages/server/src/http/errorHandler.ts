@@ -1,0 +1,40 @@
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import { HttpProblem, malformed, notFound } from './httpProblem.js';
+
+/** Answers for addresses that nothing stands at. */
+export const nothingThere: RequestHandler = (request) => {
+  throw notFound(`There is nothing at ${request.method} ${request.path}.`);
+};
+
+const hasStatus = (error: unknown): error is { status: number; message: string; type?: string } =>
+  typeof error === 'object' && error !== null && typeof (error as { status?: unknown }).status === 'number';
+
+/** The one place that turns what went wrong into an answer; no stack trace leaves the server. */
+export const errorHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const known =
+    error instanceof HttpProblem
+      ? error
+      : hasStatus(error) && error.status >= 400 && error.status < 500
+        ? malformed(error.type === 'entity.too.large' ? 'That is more than a request may hold (1 MB).' : error.message)
+        : undefined;
+  if (known !== undefined) {
+    response.status(known.details.status).type('application/problem+json').send(JSON.stringify(known.details));
+    return;
+  }
+  request.log.error({ err: error }, 'a request failed');
+  response
+    .status(500)
+    .type('application/problem+json')
+    .send(
+      JSON.stringify({
+        type: 'urn:yarin:failed',
+        title: 'Something failed in Yarin',
+        status: 500,
+        detail: 'Nothing was changed. Try again; if it fails again, tell your administrator the time.',
+      }),
+    );
+};

@@ -1,0 +1,38 @@
+import { LRUCache } from 'lru-cache';
+import type { CourseSummary, Decisions, WorkedOut } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { readGround, workOutOn, type PlanGround } from './workedPlan.js';
+
+const MOST_GROUNDS = 100;
+
+type Side = Pick<CourseSummary, 'id' | 'version'>;
+
+/** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
+export class PlanGrounds {
+  private readonly grounds = new LRUCache<string, PlanGround>({ max: MOST_GROUNDS });
+  private readonly untouched = new LRUCache<string, WorkedOut>({ max: MOST_GROUNDS });
+
+  constructor(private readonly manager: EntityManager) {}
+
+  async ground(source: Side, shell: Side): Promise<PlanGround> {
+    const key = keyOf(source, shell);
+    const known = this.grounds.get(key);
+    if (known !== undefined) return known;
+    const ground = await readGround(this.manager, source.id, shell.id);
+    this.grounds.set(key, ground);
+    return ground;
+  }
+
+  /** The plan worked out; one without decisions is kept until a course changes. */
+  async workOut(source: Side, shell: Side, decisions: Decisions | undefined, now: string): Promise<WorkedOut> {
+    const key = `${keyOf(source, shell)} ${now.slice(0, 10)}`;
+    const known = decisions === undefined ? this.untouched.get(key) : undefined;
+    if (known !== undefined) return known;
+    const ground = await this.ground(source, shell);
+    const worked = workOutOn(ground, decisions ?? { choices: {}, byHand: {}, settled: {} }, now);
+    if (decisions === undefined) this.untouched.set(key, worked);
+    return worked;
+  }
+}
+
+const keyOf = (source: Side, shell: Side): string => `${source.id}@${source.version} ${shell.id}@${shell.version}`;

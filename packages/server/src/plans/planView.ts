@@ -1,0 +1,96 @@
+import {
+  snapshotOf,
+  type Course,
+  type CourseSummary,
+  type PlanView,
+  type Right,
+  type RunView,
+  type Snapshot,
+  type SnapshotItem,
+} from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { summariseCourse } from '../courses/courseStore.js';
+import type { PersonRow } from '../database/entities/person.js';
+import { PlanRow, RunRow } from '../database/entities/run.js';
+import { notFound } from '../http/httpProblem.js';
+import { mayChange, mayUse, require } from '../people/rights.js';
+import { learnerCounts } from '../runs/storedItems.js';
+import { nameOf } from '../people/names.js';
+import type { PlanGrounds } from './planGrounds.js';
+
+const THINGS_PER_SECOND = 2000;
+
+export interface PlanPair {
+  readonly plan: PlanRow;
+  readonly source: CourseSummary;
+  readonly destination: CourseSummary;
+  readonly right: Right;
+}
+
+/** Finds a plan that the person may see: they teach its destination and may use its source. */
+export async function planFor(manager: EntityManager, person: PersonRow, planId: string, today: string): Promise<PlanPair> {
+  const plan = await manager.findOneBy(PlanRow, { id: planId });
+  if (plan === null) throw notFound('There is no such plan. Open one from the Desk.');
+  const source = await summariseCourse(manager, plan.sourceId);
+  const destination = await summariseCourse(manager, plan.destinationId);
+  if (source === undefined || destination === undefined) throw notFound('One of the two courses is not there any more.');
+  require(mayUse(person, source));
+  const right = mayChange(person, destination, today);
+  if (!right.may && destination.lastDay >= today) require(right);
+  return { plan, source, destination, right };
+}
+
+/** A snapshot for the browser: questions are counted, not sent. */
+function lightSnapshot(course: Course): Snapshot {
+  const snapshot = snapshotOf(course);
+  return {
+    ...snapshot,
+    items: snapshot.items.map((item): SnapshotItem => {
+      if (!Array.isArray(item.details?.questions)) return item;
+      const { questions, ...details } = item.details;
+      return { ...item, details: { ...details, questionCount: questions.length } };
+    }),
+  };
+}
+
+/** Runs of a pair, the latest first. */
+async function runsOf(manager: EntityManager, plan: PlanRow): Promise<RunView[]> {
+  const runs = await manager.find(RunRow, { where: { planId: plan.id }, order: { at: 'DESC' } });
+  return Promise.all(
+    runs.map(async ({ id, at, counts, personId, undoneAt, undoneBy }) => ({
+      id,
+      at,
+      by: await nameOf(manager, personId),
+      counts,
+      undoneAt,
+      undoneBy: undoneBy === null ? null : await nameOf(manager, undoneBy),
+    })),
+  );
+}
+
+/** Everything that the plan page needs to compute every toggle by itself. */
+export async function viewPlan(
+  manager: EntityManager,
+  grounds: PlanGrounds,
+  pair: PlanPair,
+  now: string,
+): Promise<PlanView> {
+  const { plan, source, destination, right } = pair;
+  const ground = await grounds.ground(source, destination);
+  const { suggestion } = await grounds.workOut(source, destination, undefined, now);
+  return {
+    id: plan.id,
+    version: plan.version,
+    decisions: plan.decisions,
+    source: lightSnapshot(ground.source),
+    shell: lightSnapshot(ground.shell),
+    findings: ground.findings,
+    lineage: ground.lineage,
+    suggestion,
+    right,
+    now,
+    thingsPerSecond: THINGS_PER_SECOND,
+    learnersInSource: await learnerCounts(manager, source.id),
+    runs: await runsOf(manager, plan),
+  };
+}

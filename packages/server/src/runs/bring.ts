@@ -1,0 +1,233 @@
+import {
+  contentHash,
+  isWritten,
+  LEARNER_SORTS,
+  snapshotOf,
+  type BringOutcome,
+  type LearnerSort,
+  type Preview,
+  type PreviewItem,
+  type RunCounts,
+  type SnapshotItem,
+} from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { insertLinks, insertMoments } from '../courses/courseWriter.js';
+import { PlanRow, RunRow } from '../database/entities/run.js';
+import { notFound } from '../http/httpProblem.js';
+import { readGround, workOutOn } from '../plans/workedPlan.js';
+import type { Command } from '../writer/command.js';
+import type { RunOperation, StoredItem } from './operations.js';
+import { learnerCounts, storedItems } from './storedItems.js';
+
+export interface BringInput {
+  readonly runId: string;
+  readonly planId: string;
+  readonly personId: string;
+  /** Wall-clock moment of the run in the institution's zone. */
+  readonly at: string;
+}
+
+/**
+ * Carries a plan out: works it out again inside the transaction, and writes what it says. A plan that has nothing to
+ * write makes no run, so a second press does nothing.
+ */
+export const bring: Command<BringInput, BringOutcome> = async ({ manager, progress }, { runId, planId, personId, at }) => {
+  const plan = await manager.findOneBy(PlanRow, { id: planId });
+  if (plan === null) throw notFound('This plan is not there any more.');
+  const ground = await readGround(manager, plan.sourceId, plan.destinationId);
+  progress(0.2);
+  const { preview, policy } = workOutOn(ground, plan.decisions, at);
+  progress(0.4);
+  if (preview.toWrite === 0) {
+    const [last] = await manager.find(RunRow, { where: { planId }, order: { at: 'DESC' }, take: 1 });
+    return { outcome: 'nothingToBring', runId: last?.id ?? null };
+  }
+  const { sourceId, destinationId } = plan;
+  const learnersBefore = await learnerCounts(manager, destinationId);
+  const source = snapshotOf(ground.source);
+  const landed = landedItems(preview, source.items);
+  const added = landed.filter(({ isNew }) => isNew);
+  const changed = landed.filter(({ isNew }) => !isNew);
+
+  const before = await storedItems(manager, destinationId, changed.map(({ item }) => item.id));
+  await insertItems(manager, sourceId, destinationId, added, at);
+  progress(0.6);
+  await replaceItems(manager, sourceId, destinationId, changed, at);
+  const items = landed.map(({ item }) => item);
+  await insertMoments(manager, destinationId, items);
+  await insertLinks(manager, destinationId, items);
+  progress(0.8);
+  const operations = operationsOf(preview, landed, before);
+  await noteLineage(manager, { runId, sourceId, destinationId }, preview, landed, source.items, ground.shell);
+  await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [destinationId]);
+  const learnersAfter = await learnerCounts(manager, destinationId);
+  const learners = Object.fromEntries(
+    LEARNER_SORTS.map((sort) => [sort, learnersAfter[sort] - learnersBefore[sort]]),
+  ) as Record<LearnerSort, number>;
+  if (Object.values(learners).some((count) => count !== 0)) throw new Error('A run touched learner data.');
+  await manager.query(
+    `INSERT INTO run (id, plan_id, source_id, destination_id, person_id, at, policy, counts, operations)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      runId,
+      planId,
+      sourceId,
+      destinationId,
+      personId,
+      at,
+      JSON.stringify(policy),
+      JSON.stringify(countsOf(preview, operations, learners)),
+      JSON.stringify(operations),
+    ],
+  );
+  progress(1);
+  return { outcome: 'brought', runId };
+};
+
+interface Landed {
+  readonly item: PreviewItem;
+  readonly source: SnapshotItem;
+  readonly isNew: boolean;
+  readonly landedHash: string;
+}
+
+function landedItems(preview: Preview, sourceItems: readonly SnapshotItem[]): Landed[] {
+  const items = new Map(preview.items.map((item) => [item.id, item]));
+  const sources = new Map(sourceItems.map((item) => [item.id, item]));
+  return preview.lines.filter(isWritten).map(({ item: from, to, verb }) => {
+    const item = items.get(to!)!;
+    return {
+      item,
+      source: sources.get(from!)!,
+      isNew: verb === 'add' || verb === 'leave',
+      landedHash: contentHash(item, item.bodyHash),
+    };
+  });
+}
+
+const rowsOf = (landed: readonly Landed[]): string =>
+  JSON.stringify(
+    landed.map(({ item, source, landedHash }) => ({
+      from: source.id,
+      to: item.id,
+      parent: item.parent,
+      position: item.position,
+      state: item.state,
+      body: item.bodyHash,
+      details: item.details,
+      hash: landedHash,
+    })),
+  );
+
+async function insertItems(
+  manager: EntityManager,
+  sourceId: string,
+  destinationId: string,
+  added: readonly Landed[],
+  at: string,
+): Promise<void> {
+  if (added.length === 0) return;
+  await manager.query(
+    `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, points, details, content_hash, edited_at)
+     SELECT ?, landing.value->>'to', item.kind, item.title, landing.value->>'body', landing.value->>'parent',
+            landing.value->>'position', landing.value->>'state', item.points, landing.value->'details',
+            landing.value->>'hash', coalesce(item.edited_at, ?)
+       FROM json_each(?) AS landing JOIN item ON item.course_id = ? AND item.key = landing.value->>'from'`,
+    [destinationId, at, rowsOf(added), sourceId],
+  );
+}
+
+/** Gives items of the shell the content that comes; they keep their key and place, and take the source's key as a second one. */
+async function replaceItems(
+  manager: EntityManager,
+  sourceId: string,
+  destinationId: string,
+  changed: readonly Landed[],
+  at: string,
+): Promise<void> {
+  if (changed.length === 0) return;
+  const rows = rowsOf(changed);
+  await manager.query(
+    `UPDATE item SET title = old.title, body_hash = landing.value->>'body', state = landing.value->>'state',
+            points = old.points, details = landing.value->'details', content_hash = landing.value->>'hash',
+            edited_at = coalesce(old.edited_at, ?)
+       FROM json_each(?) AS landing JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
+      WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
+    [at, rows, sourceId, destinationId],
+  );
+  const keys = JSON.stringify(changed.map(({ item }) => item.id));
+  await manager.query(
+    'DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))',
+    [destinationId, keys],
+  );
+  await manager.query(
+    'DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))',
+    [destinationId, keys],
+  );
+}
+
+function operationsOf(
+  preview: Preview,
+  landed: readonly Landed[],
+  before: ReadonlyMap<string, StoredItem>,
+): RunOperation[] {
+  const written = landed.map(({ item, source, isNew }): RunOperation =>
+    isNew
+      ? { op: 'added', key: item.id, from: source.id, place: item.isPlace }
+      : { op: 'changed', key: item.id, from: source.id, before: before.get(item.id)! },
+  );
+  const noted = preview.lines.flatMap(({ verb, item, to }): RunOperation[] =>
+    verb === 'same' ? [{ op: 'noted', key: to!, from: item! }] : [],
+  );
+  return [...written, ...noted];
+}
+
+async function noteLineage(
+  manager: EntityManager,
+  run: { readonly runId: string; readonly sourceId: string; readonly destinationId: string },
+  preview: Preview,
+  landed: readonly Landed[],
+  sourceItems: readonly SnapshotItem[],
+  shell: Parameters<typeof snapshotOf>[0],
+): Promise<void> {
+  const shellHashes = new Map(snapshotOf(shell).items.map((item) => [item.id, item.contentHash]));
+  const sourceHashes = new Map(sourceItems.map((item) => [item.id, item.contentHash]));
+  const written = landed.map(({ item, source, landedHash }) => ({
+    key: item.id,
+    from: source.id,
+    source: source.contentHash,
+    landed: landedHash,
+  }));
+  const same = preview.lines.flatMap(({ verb, item, to }) =>
+    verb === 'same' ? [{ key: to!, from: item!, source: sourceHashes.get(item!)!, landed: shellHashes.get(to!)! }] : [],
+  );
+  await manager.query(
+    `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash)
+     SELECT ?, ?, value->>'from', value->>'key', ?, value->>'source', value->>'landed' FROM json_each(?) WHERE true
+         ON CONFLICT (course_id, source_course_id, source_key) DO NOTHING`,
+    [run.destinationId, run.sourceId, run.runId, JSON.stringify([...written, ...same])],
+  );
+  await manager.query(
+    `INSERT INTO item_alias (course_id, alias, key)
+     SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE value->>'from' <> value->>'key'
+         ON CONFLICT DO NOTHING`,
+    [run.destinationId, JSON.stringify([...written, ...same])],
+  );
+}
+
+function countsOf(preview: Preview, operations: readonly RunOperation[], learners: RunCounts['learners']): RunCounts {
+  const added = operations.filter(({ op }) => op === 'added').length;
+  const places = operations.filter((each) => each.op === 'added' && each.place).length;
+  return {
+    things: preview.toWrite,
+    added,
+    changed: operations.filter(({ op }) => op === 'changed').length,
+    places,
+    dates: preview.dates.filter(({ to }) => to !== null).length,
+    left: Object.values(preview.counts).reduce((sum, { leave }) => sum + leave, 0),
+    byKind: Object.fromEntries(
+      Object.entries(preview.counts).map(([kind, { source, bring: brought }]) => [kind, { source, brought }]),
+    ),
+    learners,
+  };
+}

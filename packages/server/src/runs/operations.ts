@@ -1,0 +1,12 @@
+/** An item as it stood, with all that hangs on it: rows as the database has them. */
+export interface StoredItem {
+  readonly item: Readonly<Record<string, unknown>>;
+  readonly moments: readonly Readonly<Record<string, unknown>>[];
+  readonly links: readonly Readonly<Record<string, unknown>>[];
+}
+
+/** One thing that a run did. Its inverse takes it back. */
+export type RunOperation =
+  | { readonly op: 'added'; readonly key: string; readonly from: string; readonly place: boolean }
+  | { readonly op: 'changed'; readonly key: string; readonly from: string; readonly before: StoredItem }
+  | { readonly op: 'noted'; readonly key: string; readonly from: string };

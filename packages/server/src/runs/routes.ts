@@ -1,0 +1,44 @@
+import { Router } from 'express';
+import type { Server } from '../context.js';
+import { RunRow } from '../database/entities/run.js';
+import { notFound } from '../http/httpProblem.js';
+import { INSTITUTION } from '../institution.js';
+import { askerOf } from '../people/routes.js';
+import { require } from '../people/rights.js';
+import { planFor } from '../plans/planView.js';
+import type { RunJobs } from './runJobs.js';
+
+export function runRoutes({ reading, writer, clock }: Server, jobs: RunJobs): Router {
+  const router = Router();
+  const now = (): string => clock.now(INSTITUTION.timeZone);
+
+  router.post('/plans/:id/runs', async (request, response) => {
+    const person = askerOf(request);
+    const { plan, right } = await planFor(reading.manager, person, request.params.id, now().slice(0, 10));
+    require(right);
+    response.status(202).json(jobs.start({ planId: plan.id, personId: person.id, at: now() }, plan.destinationId));
+  });
+
+  router.get('/plans/:id/runs/:run/events', async (request, response) => {
+    const { id, run } = request.params;
+    await planFor(reading.manager, askerOf(request), id, now().slice(0, 10));
+    if (jobs.state(run) === undefined) throw notFound('This run is over; its record stands in the plan.');
+    response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
+    const stop = jobs.watch(run, (state) => {
+      response.write(`data: ${JSON.stringify(state)}\n\n`);
+      response.flush();
+      if (state.is !== 'running') response.end();
+    });
+    response.on('close', stop);
+  });
+
+  router.post('/runs/:id/takeBack', async (request, response) => {
+    const person = askerOf(request);
+    const run = await reading.manager.findOneBy(RunRow, { id: request.params.id });
+    if (run === null) throw notFound('There is no such run.');
+    const { right } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
+    require(right);
+    response.json(await writer.run('takeBack', { runId: run.id, personId: person.id, at: now() }));
+  });
+  return router;
+}

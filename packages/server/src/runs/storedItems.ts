@@ -1,0 +1,56 @@
+import { LEARNER_SORTS, type LearnerSort } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import type { StoredItem } from './operations.js';
+
+type Row = Record<string, unknown>;
+
+/** Items with all that hangs on them, as the database has them, by key. */
+export async function storedItems(
+  manager: EntityManager,
+  courseId: string,
+  keys: readonly string[],
+): Promise<ReadonlyMap<string, StoredItem>> {
+  const wanted = JSON.stringify(keys);
+  const rows = (table: string, key: string): Promise<Row[]> =>
+    manager.query(
+      `SELECT * FROM ${table} WHERE course_id = ? AND ${key} IN (SELECT value FROM json_each(?)) ORDER BY rowid`,
+      [courseId, wanted],
+    );
+  const [items, moments, links] = [
+    await rows('item', 'key'),
+    await rows('moment', 'item_key'),
+    await rows('item_link', 'from_key'),
+  ];
+  return new Map(
+    items.map((item) => [
+      item.key as string,
+      {
+        item,
+        moments: moments.filter(({ item_key }) => item_key === item.key),
+        links: links.filter(({ from_key }) => from_key === item.key),
+      },
+    ]),
+  );
+}
+
+/** Puts rows back as they were, column by column. */
+export async function putBack(manager: EntityManager, table: string, rows: readonly Row[]): Promise<void> {
+  for (const row of rows) {
+    const columns = Object.keys(row);
+    await manager.query(
+      `INSERT OR REPLACE INTO ${table} (${columns.map((column) => `"${column}"`).join(', ')})
+       VALUES (${columns.map(() => '?').join(', ')})`,
+      Object.values(row),
+    );
+  }
+}
+
+/** How many rows of each sort of learner data a course has. */
+export async function learnerCounts(manager: EntityManager, courseId: string): Promise<Record<LearnerSort, number>> {
+  const rows = await manager.query<{ sort: LearnerSort; count: number }[]>(
+    'SELECT sort, count(*) AS count FROM learner_record WHERE course_id = ? GROUP BY sort',
+    [courseId],
+  );
+  const counts = new Map(rows.map(({ sort, count }) => [sort, count]));
+  return Object.fromEntries(LEARNER_SORTS.map((sort) => [sort, counts.get(sort) ?? 0])) as Record<LearnerSort, number>;
+}

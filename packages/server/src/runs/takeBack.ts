@@ -1,0 +1,63 @@
+import { RunRow } from '../database/entities/run.js';
+import { conflict, notFound } from '../http/httpProblem.js';
+import type { Command } from '../writer/command.js';
+import { putBack } from './storedItems.js';
+
+export interface TakeBackInput {
+  readonly runId: string;
+  readonly personId: string;
+  readonly at: string;
+}
+
+interface TitleRow {
+  readonly title: string;
+}
+
+/**
+ * Takes a run back: what it added goes, what it changed is as it was before. What a person wrote since is never lost:
+ * when there is any, the run stays and the things are named.
+ */
+export const takeBack: Command<TakeBackInput, { things: number }> = async ({ manager }, { runId, personId, at }) => {
+  const run = await manager.findOneBy(RunRow, { id: runId });
+  if (run === null) throw notFound('This run is not there any more.');
+  if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
+  const course = run.destinationId;
+  const added = JSON.stringify(run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : [])));
+
+  const edited = await manager.query<TitleRow[]>(
+    `SELECT item.title FROM item JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
+      WHERE lineage.run_id = ? AND item.course_id = ? AND item.content_hash <> lineage.landed_hash`,
+    [runId, course],
+  );
+  const within = await manager.query<TitleRow[]>(
+    `SELECT title FROM item WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?))
+        AND key NOT IN (SELECT value FROM json_each(?))`,
+    [course, added, added],
+  );
+  const kept = [...edited, ...within].map(({ title }) => `“${title}”`);
+  if (kept.length > 0)
+    throw conflict(
+      `${kept.slice(0, 5).join(', ')}${kept.length > 5 ? ` and ${kept.length - 5} more` : ''} changed since. Nothing was taken back, so that no work is lost.`,
+    );
+
+  await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))', [course, added]);
+  await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))', [course, added]);
+  await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [course, added]);
+  await manager.query(
+    `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT source_key FROM lineage WHERE run_id = ?)`,
+    [course, runId],
+  );
+  await manager.query('DELETE FROM lineage WHERE run_id = ?', [runId]);
+  for (const each of run.operations) {
+    if (each.op !== 'changed') continue;
+    const { item, moments, links } = each.before;
+    await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key = ?', [course, each.key]);
+    await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key = ?', [course, each.key]);
+    await putBack(manager, 'item', [item]);
+    await putBack(manager, 'moment', moments);
+    await putBack(manager, 'item_link', links);
+  }
+  await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [course]);
+  await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: personId });
+  return { things: run.counts.things };
+};

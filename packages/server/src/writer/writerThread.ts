@@ -1,0 +1,33 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { openForWriting } from '../database/driver.js';
+import { HttpProblem } from '../http/httpProblem.js';
+import type { Command } from './command.js';
+import { COMMANDS } from './commands.js';
+import type { CommandMessage, WriterMessage } from './messages.js';
+
+/** Runs in the writer thread: owns the only writing connection and runs one command after the other. */
+const { dataFolder } = workerData as { dataFolder: string };
+const port = parentPort!;
+const send = (message: WriterMessage): void => port.postMessage(message);
+const source = await openForWriting(dataFolder);
+
+async function run({ id, name, input }: CommandMessage): Promise<void> {
+  const command = (COMMANDS as unknown as Record<string, Command<unknown, unknown>>)[name]!;
+  const { manager } = source;
+  await manager.query('BEGIN IMMEDIATE');
+  try {
+    const output = await command({ manager, dataFolder, progress: (share) => send({ is: 'progress', id, share }) }, input);
+    await manager.query('COMMIT');
+    send({ is: 'done', id, output });
+  } catch (error) {
+    await manager.query('ROLLBACK');
+    if (error instanceof HttpProblem) send({ is: 'refused', id, problem: error.details });
+    else send({ is: 'failed', id, error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
+  }
+}
+
+let last: Promise<void> = Promise.resolve();
+port.on('message', (message: CommandMessage | 'close') => {
+  last = last.then(() => (message === 'close' ? source.destroy().then(() => port.close()) : run(message)));
+});
+send({ is: 'ready' });

@@ -1,0 +1,81 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdir } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Course, Item } from '@yarin/core';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import type { DataSource } from 'typeorm';
+import { makeApp } from '../src/app.js';
+import { makeClock } from '../src/clock.js';
+import { openForReading } from '../src/database/driver.js';
+import { loadDemo } from '../src/demo/loadDemo.js';
+import { Writer } from '../src/writer/writer.js';
+
+export const NOW = '2026-11-24T09:00';
+
+export interface TestServer {
+  readonly dataFolder: string;
+  readonly reading: DataSource;
+  readonly writer: Writer;
+  /** A client without a session. */
+  readonly anybody: ReturnType<typeof supertest>;
+  /** A client signed in as this person. */
+  as(person: string): Promise<ReturnType<typeof supertest.agent>>;
+  close(): Promise<void>;
+}
+
+/** A real server on a new database; `demo` loads Marrowbrook College into it. */
+export async function startServer({ demo }: { readonly demo: boolean }): Promise<TestServer> {
+  const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-test-'));
+  await mkdir(join(dataFolder, 'files'));
+  const writer = await Writer.start(dataFolder);
+  const reading = await openForReading(dataFolder);
+  const demoFolder = fileURLToPath(new URL('../../../demo', import.meta.url));
+  if (demo) await loadDemo({ reading, writer }, { dataFolder, demoFolder });
+  const log = pino({ level: 'silent' });
+  const app = makeApp({ reading, writer, clock: makeClock(NOW), log, dataFolder }, { sessionSecret: 'for tests' });
+  return {
+    dataFolder,
+    reading,
+    writer,
+    anybody: supertest(app),
+    async as(person) {
+      const agent = supertest.agent(app);
+      await agent.post('/api/session').send({ person }).expect(200);
+      return agent;
+    },
+    async close() {
+      await writer.close();
+      await reading.destroy();
+      rmSync(dataFolder, { recursive: true, force: true });
+    },
+  };
+}
+
+const TABLES = ['item', 'item_alias', 'item_link', 'moment', 'mark', 'learner_record', 'lineage'];
+
+/** Everything that a course holds, row by row, as one text: equal texts are equal courses to the byte. */
+export async function dumpCourse(reading: DataSource, courseId: string): Promise<string> {
+  const parts: string[] = [];
+  for (const table of TABLES) {
+    const rows = await reading.query<object[]>(`SELECT * FROM ${table} WHERE course_id = ?`, [courseId]);
+    parts.push(`${table}\n${rows.map((row) => JSON.stringify(row)).sort().join('\n')}`);
+  }
+  return parts.join('\n');
+}
+
+/** Waits for a run to end, as the browser does, by listening to its events. */
+export async function runPlan(agent: Awaited<ReturnType<TestServer['as']>>, planId: string): Promise<{ id: string; last: { is: string; outcome?: { outcome: string; runId: string } } }> {
+  const { body } = await agent.post(`/api/plans/${planId}/runs`).expect(202);
+  const events = await agent.get(`/api/plans/${planId}/runs/${body.id}/events`).expect(200);
+  const states = events.text.trim().split('\n\n').map((line) => JSON.parse(line.replace('data: ', '')));
+  return { id: body.id, last: states[states.length - 1] };
+}
+
+export const aCourse = (id: string, term: { readonly name: string; readonly firstDay: string; readonly lastDay: string }, items: Item[]): Course => ({
+  course: { id, code: 'TST', number: '100', section: '01', title: 'A test course', term: term.name },
+  calendar: { name: term.name, firstDay: term.firstDay, lastDay: term.lastDay, timeZone: 'America/Chicago' },
+  items,
+});
