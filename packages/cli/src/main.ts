@@ -11,7 +11,9 @@ async function readJob(file: string): Promise<Result<unknown>> {
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === undefined) throw error;
-    return fail([{ code: 'noSuchFile', message: `“${file}” can't be read (${code}); give the path of a job file.`, where: '' }]);
+    return fail([
+      { code: 'noSuchFile', message: `“${file}” can't be read (${code}); give the path of a job file.`, where: '' },
+    ]);
   }
 }
 

@@ -10,6 +10,7 @@ export { contentHash, textHash } from './course/contentHash.js';
 export { outlineOf, type OutlineRow } from './course/outline.js';
 export { snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';
+export { ROLE_WORDS } from './retime/roleWords.js';
 export { explain } from './retime/explain.js';
 export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
 export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js';

@@ -10,8 +10,7 @@ export interface Problem {
 }
 
 export type Result<Value> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const succeed = <Value>(value: Value): Result<Value> => ({ ok: true, value });
 export const fail = (problems: readonly Problem[]): Result<never> => ({ ok: false, problems });

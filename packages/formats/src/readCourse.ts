@@ -1,4 +1,13 @@
-import { checkCalendar, checkMeetings, fail, parseDay, succeed, type Course, type Problem, type Result } from '@yarin/core';
+import {
+  checkCalendar,
+  checkMeetings,
+  fail,
+  parseDay,
+  succeed,
+  type Course,
+  type Problem,
+  type Result,
+} from '@yarin/core';
 import { courseSchema } from '@yarin/core/schemas';
 import { readJson } from './readJson.js';
 import { validator } from './validator.js';
@@ -34,7 +43,11 @@ function checkItems({ items }: Course): Problem[] {
       if (momentIds.has(id)) twice(id, `${where}/id`);
       momentIds.add(id);
       if (Number.isNaN(parseDay(at)))
-        problems.push({ code: 'noSuchDate', message: `${at} is not on any calendar; give a date that exists.`, where: `${where}/at` });
+        problems.push({
+          code: 'noSuchDate',
+          message: `${at} is not on any calendar; give a date that exists.`,
+          where: `${where}/at`,
+        });
     });
   });
   items.forEach(({ parent }, index) => {

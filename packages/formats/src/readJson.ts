@@ -6,6 +6,8 @@ export function readJson(text: string): Result<unknown> {
     return succeed(JSON.parse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text));
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error;
-    return fail([{ code: 'notJson', message: `This is not JSON: ${error.message}. Hand in one JSON value.`, where: '' }]);
+    return fail([
+      { code: 'notJson', message: `This is not JSON: ${error.message}. Hand in one JSON value.`, where: '' },
+    ]);
   }
 }

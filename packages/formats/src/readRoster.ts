@@ -68,7 +68,12 @@ export function readRoster(files: RosterFiles): Roster {
     const { sourcedId, title, startDate, endDate } = cells;
     if (!sourcedId || !title) return bad('academicSessions', line, 'missing', 'A term needs a sourcedId and a title.');
     if (!(parseDay(startDate ?? '') < parseDay(endDate ?? '')))
-      return bad('academicSessions', line, 'noSuchDate', `“${title}” needs a startDate before its endDate, as YYYY-MM-DD.`);
+      return bad(
+        'academicSessions',
+        line,
+        'noSuchDate',
+        `“${title}” needs a startDate before its endDate, as YYYY-MM-DD.`,
+      );
     return { id: sourcedId, name: title, firstDay: startDate!, lastDay: endDate! };
   });
 
@@ -89,9 +94,15 @@ export function readRoster(files: RosterFiles): Roster {
   const classes = keep('classes', ({ line, cells }): RosterClass | undefined => {
     const course = titles.get(cells.courseSourcedId);
     if (course === undefined)
-      return bad('classes', line, 'noSuchCourse', `The courseSourcedId “${cells.courseSourcedId}” is not in courses.csv.`);
+      return bad(
+        'classes',
+        line,
+        'noSuchCourse',
+        `The courseSourcedId “${cells.courseSourcedId}” is not in courses.csv.`,
+      );
     const termId = (cells.termSourcedIds ?? '').split(',')[0]!;
-    if (!termIds.has(termId)) return bad('classes', line, 'noSuchTerm', `The term “${termId}” is not in academicSessions.csv.`);
+    if (!termIds.has(termId))
+      return bad('classes', line, 'noSuchTerm', `The term “${termId}” is not in academicSessions.csv.`);
     const [code = '', number = ''] = (course.courseCode ?? '').split(' ');
     const section = (cells.classCode ?? '').split('-').pop() ?? '';
     return {
@@ -115,8 +126,10 @@ export function readRoster(files: RosterFiles): Roster {
       return undefined;
     }
     const { classSourcedId, userSourcedId } = cells;
-    if (!classIds.has(classSourcedId!)) return bad('enrollments', line, 'noSuchClass', `The class “${classSourcedId}” is not in classes.csv.`);
-    if (!personIds.has(userSourcedId!)) return bad('enrollments', line, 'noSuchPerson', `The person “${userSourcedId}” is not in users.csv.`);
+    if (!classIds.has(classSourcedId!))
+      return bad('enrollments', line, 'noSuchClass', `The class “${classSourcedId}” is not in classes.csv.`);
+    if (!personIds.has(userSourcedId!))
+      return bad('enrollments', line, 'noSuchPerson', `The person “${userSourcedId}” is not in users.csv.`);
     return { classId: classSourcedId!, personId: userSourcedId!, role };
   });
 

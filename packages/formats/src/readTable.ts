@@ -8,6 +8,9 @@ export interface TableRow {
 
 /** Reads a CSV table with a head line. Empty lines are passed over. */
 export function readTable(text: string): TableRow[] {
-  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
+  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+  });
   return data.map((cells, index) => ({ line: index + 2, cells }));
 }

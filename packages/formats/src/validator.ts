@@ -67,7 +67,11 @@ function problemOf(error: ErrorObject): Problem {
 const article = (type: string): string => (/^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`);
 
 function allowed(schema: unknown): string {
-  const { anyOf, enum: values, const: only } = (schema ?? {}) as {
+  const {
+    anyOf,
+    enum: values,
+    const: only,
+  } = (schema ?? {}) as {
     anyOf?: { const?: unknown; type?: string }[];
     enum?: unknown[];
     const?: unknown;

@@ -75,7 +75,10 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   app.use('/api', api);
 
   if (webFolder !== undefined && existsSync(webFolder)) {
-    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(
+      '/assets',
+      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    );
     app.use(express.static(webFolder, { index: false }));
     app.get('/{*path}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
   }

@@ -43,7 +43,9 @@ describe('ECO 214 goes from Spring 2026 into its Spring 2027 shell', () => {
     const { body } = await agent.get(`/api/plans/${planId}`);
     expect(body.learnersInSource).toMatchObject({ enrolment: 24, personalDate: 2 });
     expect(new Set(Object.values(body.runs[0].counts.learners))).toEqual(new Set([0]));
-    const [{ count }] = await server.reading.query('SELECT count(*) AS count FROM learner_record WHERE course_id = ?', [SHELL]);
+    const [{ count }] = await server.reading.query('SELECT count(*) AS count FROM learner_record WHERE course_id = ?', [
+      SHELL,
+    ]);
     expect(count).toBe(0);
   });
 

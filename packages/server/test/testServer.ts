@@ -61,20 +61,35 @@ export async function dumpCourse(reading: DataSource, courseId: string): Promise
   const parts: string[] = [];
   for (const table of TABLES) {
     const rows = await reading.query<object[]>(`SELECT * FROM ${table} WHERE course_id = ?`, [courseId]);
-    parts.push(`${table}\n${rows.map((row) => JSON.stringify(row)).sort().join('\n')}`);
+    parts.push(
+      `${table}\n${rows
+        .map((row) => JSON.stringify(row))
+        .sort()
+        .join('\n')}`,
+    );
   }
   return parts.join('\n');
 }
 
 /** Waits for a run to end, as the browser does, by listening to its events. */
-export async function runPlan(agent: Awaited<ReturnType<TestServer['as']>>, planId: string): Promise<{ id: string; last: { is: string; outcome?: { outcome: string; runId: string } } }> {
+export async function runPlan(
+  agent: Awaited<ReturnType<TestServer['as']>>,
+  planId: string,
+): Promise<{ id: string; last: { is: string; outcome?: { outcome: string; runId: string } } }> {
   const { body } = await agent.post(`/api/plans/${planId}/runs`).expect(202);
   const events = await agent.get(`/api/plans/${planId}/runs/${body.id}/events`).expect(200);
-  const states = events.text.trim().split('\n\n').map((line) => JSON.parse(line.replace('data: ', '')));
+  const states = events.text
+    .trim()
+    .split('\n\n')
+    .map((line) => JSON.parse(line.replace('data: ', '')));
   return { id: body.id, last: states[states.length - 1] };
 }
 
-export const aCourse = (id: string, term: { readonly name: string; readonly firstDay: string; readonly lastDay: string }, items: Item[]): Course => ({
+export const aCourse = (
+  id: string,
+  term: { readonly name: string; readonly firstDay: string; readonly lastDay: string },
+  items: Item[],
+): Course => ({
   course: { id, code: 'TST', number: '100', section: '01', title: 'A test course', term: term.name },
   calendar: { name: term.name, firstDay: term.firstDay, lastDay: term.lastDay, timeZone: 'America/Chicago' },
   items,

@@ -104,7 +104,15 @@ export interface DeskView {
 }
 
 /** The sorts of data that belong to learners. A run brings none of them, and proves it. */
-export const LEARNER_SORTS = ['enrolment', 'submission', 'attempt', 'reply', 'mark', 'attendance', 'personalDate'] as const;
+export const LEARNER_SORTS = [
+  'enrolment',
+  'submission',
+  'attempt',
+  'reply',
+  'mark',
+  'attendance',
+  'personalDate',
+] as const;
 export type LearnerSort = (typeof LEARNER_SORTS)[number];
 export type LearnerCounts = Readonly<Record<LearnerSort, number>>;
 

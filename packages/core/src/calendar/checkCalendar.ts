@@ -22,13 +22,21 @@ interface Span {
 
 function checkDate(date: string, where: string): Problem[] {
   if (!Number.isNaN(parseDay(date))) return [];
-  return [{ code: 'noSuchDate', message: `${date} is not on any calendar; give a date that exists, as YYYY-MM-DD.`, where }];
+  return [
+    { code: 'noSuchDate', message: `${date} is not on any calendar; give a date that exists, as YYYY-MM-DD.`, where },
+  ];
 }
 
 function checkSpan({ from, to }: Span, where: string, code: string, what: string): Problem[] {
   const dates = [...checkDate(from, `${where}/from`), ...checkDate(to, `${where}/to`)];
   if (dates.length > 0 || parseDay(from) <= parseDay(to)) return dates;
-  return [{ code, message: `${what} ends on ${to}, before it starts on ${from}; its last day must not be before its first.`, where }];
+  return [
+    {
+      code,
+      message: `${what} ends on ${to}, before it starts on ${from}; its last day must not be before its first.`,
+      where,
+    },
+  ];
 }
 
 /**
@@ -43,7 +51,10 @@ export function checkCalendar(calendar: Calendar, where: string, weekStartsOn: W
   const closures = calendar.closures ?? [];
   const periods = calendar.periods ?? [];
   const swaps = calendar.swaps ?? [];
-  problems.push(...checkDate(calendar.firstDay, `${where}/firstDay`), ...checkDate(calendar.lastDay, `${where}/lastDay`));
+  problems.push(
+    ...checkDate(calendar.firstDay, `${where}/firstDay`),
+    ...checkDate(calendar.lastDay, `${where}/lastDay`),
+  );
   closures.forEach((closure, index) =>
     problems.push(
       ...checkSpan(closure, `${where}/closures/${index}`, 'reversedClosure', `“${closure.label ?? closure.kind}”`),
@@ -109,7 +120,9 @@ export function checkCalendar(calendar: Calendar, where: string, weekStartsOn: W
     swapped.add(swap.date);
   });
   periods.forEach((period, index) => {
-    const other = periods.findIndex((earlier, at) => at < index && earlier.from <= period.to && period.from <= earlier.to);
+    const other = periods.findIndex(
+      (earlier, at) => at < index && earlier.from <= period.to && period.from <= earlier.to,
+    );
     if (other >= 0)
       problems.push({
         code: 'overlappingPeriods',

@@ -29,7 +29,9 @@ export function dayFrom(year: number, month: number, date: number): Day {
   const era = Math.floor(shifted / 400);
   const yearOfEra = shifted - era * 400;
   const dayOfYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + date - 1;
-  return era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear - 719_468;
+  return (
+    era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear - 719_468
+  );
 }
 
 /** Reads the `YYYY-MM-DD` that `text` begins with; NaN when there is no such date. */

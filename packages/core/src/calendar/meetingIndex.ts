@@ -76,8 +76,7 @@ function listMeetings(calendar: CalendarIndex, pattern: readonly Meeting[]): Mee
   first[lastDay - firstDay + 1] = meetings.length;
   return {
     meetings,
-    firstAt: (day) =>
-      day <= firstDay ? 0 : day > lastDay ? meetings.length : first[day - firstDay]!,
+    firstAt: (day) => (day <= firstDay ? 0 : day > lastDay ? meetings.length : first[day - firstDay]!),
   };
 }
 

@@ -1,4 +1,4 @@
-import { MINUTES_PER_DAY, type Day, type Minute } from './day.js';
+import { dayFrom, MINUTES_PER_DAY, type Day, type Minute } from './day.js';
 
 /** Finds wall-clock times that a zone skips, one look per day kept. */
 export interface ZoneClock {
@@ -32,10 +32,8 @@ export function zoneClock(timeZone: string): ZoneClock {
     const part: Record<string, string> = {};
     for (const { type, value } of format.formatToParts(instant)) part[type] = value;
     const year = part.era === 'BC' ? 1 - Number(part.year) : Number(part.year);
-    const wall = new Date(0);
-    wall.setUTCFullYear(year, Number(part.month) - 1, Number(part.day));
-    wall.setUTCHours(Number(part.hour), Number(part.minute));
-    return Math.round((wall.getTime() - Math.floor(instant / MS_PER_MINUTE) * MS_PER_MINUTE) / MS_PER_MINUTE);
+    const day = dayFrom(year, Number(part.month), Number(part.day));
+    return day * MINUTES_PER_DAY + Number(part.hour) * 60 + Number(part.minute) - Math.floor(instant / MS_PER_MINUTE);
   };
   const gapOf = (day: Day): Gap | undefined => {
     let low = day * MS_PER_DAY - 15 * 60 * MS_PER_MINUTE;

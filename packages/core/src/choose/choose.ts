@@ -68,15 +68,19 @@ export function choose({ source, findings, choices, isMet }: ChooseInput): Reado
     const own = ownDecision(item, items, byItem.get(item.id) ?? [], marks.get(item.id)?.mark === 'never', choices);
     decisions.set(item.id, { bring: own.bring, why: [own.why], by: own.by, place: false, met: false });
   }
-  for (const item of source.items) if (keepsPlace(item, decisions.get(item.id), byItem, choices)) {
-    const left = decisions.get(item.id)!;
-    decisions.set(item.id, { ...left, place: true, why: [...left.why, { reason: 'keepsPlace' }] });
-  }
+  for (const item of source.items)
+    if (keepsPlace(item, decisions.get(item.id), byItem, choices)) {
+      const left = decisions.get(item.id)!;
+      decisions.set(item.id, { ...left, place: true, why: [...left.why, { reason: 'keepsPlace' }] });
+    }
   closeNeeds(items, decisions, isMet);
   for (const item of source.items) {
     if (item.kind !== 'rule') continue;
     const own = ownDecision(item, items, byItem.get(item.id) ?? [], marks.get(item.id)?.mark === 'never', choices);
-    decisions.set(item.id, own.bring ? ruleDecision(item, decisions, isMet) : { ...own, why: [own.why], place: false, met: false });
+    decisions.set(
+      item.id,
+      own.bring ? ruleDecision(item, decisions, isMet) : { ...own, why: [own.why], place: false, met: false },
+    );
   }
   closeNeeds(items, decisions, isMet);
   return decisions;
@@ -98,7 +102,11 @@ function ownDecision(
     const left = turned.find(({ finding }) => choices.findings?.[finding] === 'leave') ?? turned[0]!;
     return chosen(choices.findings![left.finding]!, { reason: 'finding', finding: left.finding });
   }
-  for (let unit = item.parent, steps = 0; unit !== undefined && steps < items.size; unit = items.get(unit)?.parent, steps++) {
+  for (
+    let unit = item.parent, steps = 0;
+    unit !== undefined && steps < items.size;
+    unit = items.get(unit)?.parent, steps++
+  ) {
     const byUnit = choices.units?.[unit];
     if (byUnit !== undefined) return chosen(byUnit, { reason: 'unit', item: unit });
   }

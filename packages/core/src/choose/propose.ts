@@ -32,14 +32,7 @@ export interface ProposeInput {
 }
 
 export type ForReason =
-  | 'sameCourse'
-  | 'formerCode'
-  | 'yours'
-  | 'latestRun'
-  | 'sameCampus'
-  | 'development'
-  | 'template'
-  | 'usedBefore';
+  'sameCourse' | 'formerCode' | 'yours' | 'latestRun' | 'sameCampus' | 'development' | 'template' | 'usedBefore';
 export type AgainstReason = 'notYours' | 'olderRun' | 'otherCampus' | 'otherMode' | 'alreadyBrought' | 'fewThings';
 
 export interface Candidate {
@@ -73,7 +66,8 @@ export function propose({ shell, courses, formerly = [], runs = [] }: ProposeInp
       course.things > course.stockThings &&
       (isRun(course) ? (sameCode(course) || formerCode(course)) && course.firstDay < shell.firstDay : sameCode(course)),
   );
-  const isYours = ({ instructors }: ProposeCandidate): boolean => instructors.some((id) => shell.instructors.includes(id));
+  const isYours = ({ instructors }: ProposeCandidate): boolean =>
+    instructors.some((id) => shell.instructors.includes(id));
   const isSameCampus = ({ campus }: ProposeCandidate): boolean => campus === shell.campus;
   const latest = candidates.filter(isRun).reduce((day, { lastDay }) => (lastDay > day ? lastDay : day), '');
   const latestTerm = candidates.filter(isRun).reduce((day, { firstDay }) => (firstDay > day ? firstDay : day), '');
@@ -103,7 +97,10 @@ export function propose({ shell, courses, formerly = [], runs = [] }: ProposeInp
       ['sameCampus', isSameCampus(course) && shell.campus !== undefined],
       ['development', course.type === 'development'],
       ['template', course.type === 'template'],
-      ['usedBefore', runs.some((run) => run.source === course.id && run.destination !== shell.id && run.term === shell.term)],
+      [
+        'usedBefore',
+        runs.some((run) => run.source === course.id && run.destination !== shell.id && run.term === shell.term),
+      ],
     ];
     return reasons.filter(([, holds]) => holds).map(([reason]) => reason);
   };

@@ -22,9 +22,7 @@ export const textHash = (text: string): string => `sha256:${bytesToHex(sha256(ut
  * @see docs/rules.md, "Content hash"
  */
 export function contentHash(item: Omit<Item, 'body'>, bodyHash: string | undefined): string {
-  const moments = (item.moments ?? [])
-    .map(({ role, at, for: people }) => `${role} ${at} ${people ?? ''}`)
-    .sort();
+  const moments = (item.moments ?? []).map(({ role, at, for: people }) => `${role} ${at} ${people ?? ''}`).sort();
   return textHash(
     canonical({
       kind: item.kind,

@@ -1,9 +1,4 @@
-const COPY_MARKS = [
-  /^copy of /,
-  / ?[([]?\bcopy(?: [2-9])?[)\]]?$/,
-  / ?\([2-9]\)$/,
-  /-[1-9]$/,
-];
+const COPY_MARKS = [/^copy of /, / ?[([]?\bcopy(?: [2-9])?[)\]]?$/, / ?\([2-9]\)$/, /-[1-9]$/];
 
 /** A title without a mark that says it is a copy, or `undefined` when it bears none. Works on lower case. */
 function withoutCopyMark(title: string): string | undefined {

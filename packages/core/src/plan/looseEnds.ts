@@ -45,8 +45,8 @@ const about = (
 
 const brokenLinks: Check = ({ items }) => {
   const ids = new Set(items.map(({ id }) => id));
-  const broken = items.filter(({ kind, links = [] }) =>
-    kind !== 'rule' && links.some(({ to, course }) => course === undefined && !ids.has(to)),
+  const broken = items.filter(
+    ({ kind, links = [] }) => kind !== 'rule' && links.some(({ to, course }) => course === undefined && !ids.has(to)),
   );
   return about(broken, {
     code: 'linkToNothing',
@@ -96,7 +96,9 @@ const workWithoutDate: Check = ({ items }) =>
   );
 
 const weights: Check = ({ items }) => {
-  const categories = items.filter(({ kind, details }) => kind === 'gradeCategory' && typeof details?.weight === 'number');
+  const categories = items.filter(
+    ({ kind, details }) => kind === 'gradeCategory' && typeof details?.weight === 'number',
+  );
   const total = categories.reduce((sum, { details }) => sum + Number(details?.weight), 0);
   if (categories.length === 0 || Math.abs(total - 100) < 0.01) return [];
   return [
@@ -144,10 +146,14 @@ function planEnds({ source, findings, lines }: PlanBehind): LooseEnd[] {
   const comes = new Set(lines.filter(({ verb }) => verb !== 'leave').map(({ item }) => item));
   const of = (ids: readonly (string | null)[]): SnapshotItem[] => ids.flatMap((id) => items.get(id ?? '') ?? []);
   const found = (name: Finding['finding'], comesToo: boolean): SnapshotItem[] =>
-    of(findings.filter(({ finding, item }) => finding === name && comes.has(item) === comesToo).map(({ item }) => item));
+    of(
+      findings.filter(({ finding, item }) => finding === name && comes.has(item) === comesToo).map(({ item }) => item),
+    );
   const asks = lines.filter(({ verb }) => verb === 'ask').map(({ item }) => item);
   const rules = lines.filter(({ why }) => why[0]?.reason === 'endMissing').map(({ item }) => item);
-  const reworded = source.marks.filter(({ mark, item }) => mark === 'reword' && comes.has(item)).map(({ item }) => item);
+  const reworded = source.marks
+    .filter(({ mark, item }) => mark === 'reword' && comes.has(item))
+    .map(({ item }) => item);
   return [
     ...about(of(rules), {
       code: 'ruleStays',

@@ -86,7 +86,11 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
   const standing = new Set(shell.items.map(({ id }) => id));
   const lines = source.items.map((item): PlanLine => {
     const newId = standing.has(item.id) ? `${source.course.id}:${item.id}` : item.id;
-    return { ...lineOf(chosen.get(item.id)!, matches.byItem.get(item.id)!, newId), source: source.course.id, item: item.id };
+    return {
+      ...lineOf(chosen.get(item.id)!, matches.byItem.get(item.id)!, newId),
+      source: source.course.id,
+      item: item.id,
+    };
   });
   const written = new Set(lines.filter(isWritten).map(({ item }) => item));
   const job = retimeJobOf(source, shell, (id) => written.has(id), { policy, byHand: decisions.byHand, now });
@@ -100,9 +104,13 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
     .map(({ id }): PlanLine => ({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
-  const gone = matches.gone.map(
-    ({ sourceItem, item }): PlanLine => ({ source: source.course.id, item: sourceItem, verb: 'gone', why: [], to: item }),
-  );
+  const gone = matches.gone.map(({ sourceItem, item }): PlanLine => ({
+    source: source.course.id,
+    item: sourceItem,
+    verb: 'gone',
+    why: [],
+    to: item,
+  }));
   return succeed({
     lines: [...lines, ...gone, ...here],
     items,
@@ -157,7 +165,8 @@ export function retimeJobOf(
 
 function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
   const units: string[] = [];
-  for (let unit = parents.get(id); unit !== undefined && !units.includes(unit); unit = parents.get(unit)) units.push(unit);
+  for (let unit = parents.get(id); unit !== undefined && !units.includes(unit); unit = parents.get(unit))
+    units.push(unit);
   return units;
 }
 
@@ -220,8 +229,13 @@ function previewItems(
       id: line.to,
       moments,
       links,
-      state: isPlace || undated || asked ? 'draft' : hidden.has(item.id) ? 'hidden' : landingState(item, source, choices),
-      ...(isPlace ? { details: { placeKept: true } } : details === undefined ? {} : { details: landedDetails(details) }),
+      state:
+        isPlace || undated || asked ? 'draft' : hidden.has(item.id) ? 'hidden' : landingState(item, source, choices),
+      ...(isPlace
+        ? { details: { placeKept: true } }
+        : details === undefined
+          ? {}
+          : { details: landedDetails(details) }),
       ...(isPlace || bodyHash === undefined ? {} : { bodyHash }),
       ...(shownParent === undefined ? {} : { parent: shownParent }),
       ...(there?.position === undefined ? {} : { position: there.position }),

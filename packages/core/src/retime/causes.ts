@@ -3,6 +3,7 @@ import { formatDay, parseDay, weekdayOf } from '../calendar/day.js';
 import type { Calendar, Closure } from '../schemas/calendar.js';
 import type { NarrowPolicy } from '../schemas/retimeJob.js';
 import { isDoubtful, type Flag } from './flags.js';
+import { ROLE_WORDS } from './roleWords.js';
 import type { Retimed } from './retime.js';
 
 /** A moment as the causes see it: where it goes, and what it is on. */
@@ -61,14 +62,14 @@ export function doubtCauses(
 }
 
 function covering(calendar: Calendar, day: string, kinds: readonly Closure['kind'][]): Closure | undefined {
-  return (calendar.closures ?? []).find(
-    ({ from, to, kind }) => from <= day && day <= to && kinds.includes(kind),
-  );
+  return (calendar.closures ?? []).find(({ from, to, kind }) => from <= day && day <= to && kinds.includes(kind));
 }
 
 const closureHit = ({ steps, to }: Retimed, { new: calendar }: CauseTerms): string => {
   const landing = steps.find((step) => step.step === 'landing');
-  return landing !== undefined ? landing.from : (covering(calendar, to?.slice(0, 10) ?? '', ['holiday', 'break', 'reading'])?.from ?? '');
+  return landing !== undefined
+    ? landing.from
+    : (covering(calendar, to?.slice(0, 10) ?? '', ['holiday', 'break', 'reading'])?.from ?? '');
 };
 
 const oldBreak = ({ steps }: Retimed): string => {
@@ -102,9 +103,14 @@ function isReversed(one: DoubtfulMoment, other: DoubtfulMoment): boolean {
 
 const times = (count: number): string => (count === 1 ? '' : count === 2 ? ', twice' : `, ${count} times`);
 
+const PLAIN_ROLES: readonly DoubtfulMoment['role'][] = ['due', 'starts', 'ends', 'posts'];
+
+const nameOf = ({ title, role }: DoubtfulMoment): string =>
+  PLAIN_ROLES.includes(role) ? title : `${title}, ${ROLE_WORDS[role]}`;
+
 const names = (group: readonly DoubtfulMoment[]): string => {
-  const titles = [...new Set(group.map(({ title }) => title))];
-  return titles.length <= 2 ? titles.join(' and ') : `${titles[0]}, ${titles[1]} and ${titles.length - 2} more`;
+  const titles = [...new Set(group.map(nameOf))];
+  return titles.length <= 2 ? titles.join(' and ') : `${titles[0]} · ${titles[1]} · ${titles.length - 2} more`;
 };
 
 function sentenceOf(flag: Flag, group: readonly DoubtfulMoment[], terms: CauseTerms): string {
@@ -201,7 +207,10 @@ function earlierOpenDay(moment: DoubtfulMoment, terms: CauseTerms): number | und
   const hit = closureHit(moment, terms);
   if (hit === '') return undefined;
   for (let day = parseDay(hit) - 1; day >= parseDay(terms.new.firstDay); day--)
-    if (weekdayOf(day) <= 5 && covering(terms.new, formatDay(day), ['holiday', 'break', 'reading', 'exams']) === undefined)
+    if (
+      weekdayOf(day) <= 5 &&
+      covering(terms.new, formatDay(day), ['holiday', 'break', 'reading', 'exams']) === undefined
+    )
       return day;
   return undefined;
 }
@@ -237,4 +246,3 @@ function movedAlong(group: readonly DoubtfulMoment[], { weekdays }: CauseTerms):
   }
   return [];
 }
-

@@ -38,13 +38,16 @@ function stepWords(step: Step): string {
     case 'examWeek':
       return step.week === 0 ? 'first week of the exams' : `week ${step.week + 1} of the exams`;
     case 'break': {
-      const before = typeof step.before === 'number' ? `week ${step.before}` : step.before === 'exams' ? 'the exams' : 'the end';
+      const before =
+        typeof step.before === 'number' ? `week ${step.before}` : step.before === 'exams' ? 'the exams' : 'the end';
       return `was in ${step.label ?? 'the break'}, ${plural(step.weeks, 'week')} before ${before}`;
     }
     case 'afterTeaching':
       return `${plural(step.weeks, 'week')} after the last teaching week`;
     case 'meeting': {
-      const which = step.missing ? `there is no such class any more, so the last, class ${step.number}` : `class ${step.number}`;
+      const which = step.missing
+        ? `there is no such class any more, so the last, class ${step.number}`
+        : `class ${step.number}`;
       return step.days === 0 ? which : `${which}, ${away(step.days, 'it')}`;
     }
     case 'nearest':

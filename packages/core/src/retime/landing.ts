@@ -39,8 +39,7 @@ function nextMeeting(list: MeetingList, day: Day): Day | undefined {
 }
 
 function search(term: CalendarIndex, from: Day, direction: 1 | -1, suits: (day: Day) => boolean): Day | undefined {
-  const start =
-    direction === 1 ? Math.max(from + 1, term.firstDay) : Math.min(from - 1, term.lastDay);
+  const start = direction === 1 ? Math.max(from + 1, term.firstDay) : Math.min(from - 1, term.lastDay);
   for (let day = start; day >= term.firstDay && day <= term.lastDay; day += direction) if (suits(day)) return day;
   return undefined;
 }

@@ -54,13 +54,7 @@ interface Belonging {
   readonly contains: boolean;
 }
 
-function meetingOf(
-  old: CalendarIndex,
-  list: MeetingList,
-  day: Day,
-  minute: Minute,
-  role: Role,
-): Belonging | undefined {
+function meetingOf(old: CalendarIndex, list: MeetingList, day: Day, minute: Minute, role: Role): Belonging | undefined {
   const from = list.firstAt(day);
   const until = list.firstAt(day + 1);
   if (from < until) {

@@ -24,7 +24,8 @@ export function raiseFlags(terms: Terms, moving: readonly Moving[], limits: Limi
     now === undefined ? -Infinity : parseDay(now) * MINUTES_PER_DAY + parseMinute(now, 'YYYY-MM-DDT'.length);
   for (const each of moving) {
     const { oldDay, day, state } = each;
-    if (oldDay < old.firstDay - FAR_OUTSIDE_DAYS || oldDay > old.lastDay + FAR_OUTSIDE_DAYS) each.flags |= FLAG.otherTerm;
+    if (oldDay < old.firstDay - FAR_OUTSIDE_DAYS || oldDay > old.lastDay + FAR_OUTSIDE_DAYS)
+      each.flags |= FLAG.otherTerm;
     if (state === 'cleared') continue;
     if (old.isInside(oldDay) && !to.isInside(day)) each.flags |= FLAG.outsideTerm;
     if (newTotal(each) < nowTotal) each.flags |= FLAG.past;

@@ -16,9 +16,20 @@ export type Step =
   | { readonly step: 'fromLastDay'; readonly days: number }
   | { readonly step: 'examDay'; readonly how: 'sameDay' | 'share'; readonly index: number; readonly of: number }
   | { readonly step: 'examWeek'; readonly week: number }
-  | { readonly step: 'break'; readonly label?: string; readonly weeks: number; readonly before: number | 'exams' | 'end' }
+  | {
+      readonly step: 'break';
+      readonly label?: string;
+      readonly weeks: number;
+      readonly before: number | 'exams' | 'end';
+    }
   | { readonly step: 'afterTeaching'; readonly weeks: number }
-  | { readonly step: 'meeting'; readonly number: number; readonly of: number; readonly days: number; readonly missing?: true }
+  | {
+      readonly step: 'meeting';
+      readonly number: number;
+      readonly of: number;
+      readonly days: number;
+      readonly missing?: true;
+    }
   | { readonly step: 'nearest'; readonly days: number }
   | { readonly step: 'share'; readonly index: number; readonly of: number }
   | {

@@ -78,7 +78,8 @@ export function suggestPolicy(job: RetimeJob): Result<PolicySuggestion> {
     ({ calendar }) => indexCalendar(calendar, weekStartsOn).teachingWeeks.length,
   );
   const maps = weekdayMaps(classDays(job.source.meetings ?? []), classDays(job.destination.meetings ?? []));
-  const rules = Math.abs(weeks[0]! - weeks[1]!) > WEEKS_APART_FOR_STRETCH ? (['week', 'stretch'] as const) : (['week'] as const);
+  const rules =
+    Math.abs(weeks[0]! - weeks[1]!) > WEEKS_APART_FOR_STRETCH ? (['week', 'stretch'] as const) : (['week'] as const);
   const tried = rules.flatMap((rule) =>
     maps.map((weekdays) => {
       const policy: Policy = { rule, weekdays };
@@ -97,11 +98,13 @@ export function suggestPolicy(job: RetimeJob): Result<PolicySuggestion> {
   }));
   const { isBest: _, ...proposed } = options.find(({ isBest }) => isBest)!;
   const others = options.filter(({ isBest }) => !isBest).map(({ isBest: _ignored, ...option }) => option);
-  const without = others.find(({ policy }) => policy.rule === 'week' && Object.keys(policy.weekdays ?? {}).length === 0);
-  const doubts = proposed.doubts === 1 ? '1 doubt' : `${proposed.doubts} doubts`;
+  const without = others.find(
+    ({ policy }) => policy.rule === 'week' && Object.keys(policy.weekdays ?? {}).length === 0,
+  );
+  const doubts = `${proposed.doubts} ${proposed.doubts === 1 ? 'date' : 'dates'} in doubt`;
   const reason =
     without === undefined || without.doubts === proposed.doubts
-      ? `fewest doubts: ${proposed.doubts}`
+      ? doubts
       : `${doubts}, without the map ${without.doubts}`;
   return succeed({ proposed, reason, others });
 }

@@ -138,7 +138,11 @@ function examDay(terms: Terms, day: Day): Placed {
   }
   const index = Math.max(0, oldDays.filter((exam) => exam <= day).length - 1);
   const share = shareOf(index, oldDays.length, newDays.length);
-  return { day: newDays[share]!, flags: 0, steps: [{ step: 'examDay', how: 'share', index: share, of: newDays.length }] };
+  return {
+    day: newDays[share]!,
+    flags: 0,
+    steps: [{ step: 'examDay', how: 'share', index: share, of: newDays.length }],
+  };
 }
 
 function beforeWeekOne(terms: Terms, day: Day, weekdays: readonly Weekday[]): Placed {

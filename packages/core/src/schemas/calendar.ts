@@ -37,7 +37,9 @@ export const meetingSchema = Type.Object({
   start: timeSchema,
   end: timeSchema,
   series: Type.Optional(Type.String()),
-  weeks: Type.Optional(Type.Array(Type.Integer({ minimum: 1 }), { description: 'Teaching weeks, when not every one.' })),
+  weeks: Type.Optional(
+    Type.Array(Type.Integer({ minimum: 1 }), { description: 'Teaching weeks, when not every one.' }),
+  ),
   room: Type.Optional(Type.String()),
 });
 export type Meeting = Static<typeof meetingSchema>;

@@ -9,7 +9,7 @@ const linkTypeSchema = Type.Unsafe<LinkType>(Type.Union(LINK_TYPES.map((type) =>
 const stateSchema = Type.Union([Type.Literal('open'), Type.Literal('draft'), Type.Literal('hidden')]);
 export type ItemState = Static<typeof stateSchema>;
 
-export const momentSchema = Type.Object({
+const momentSchema = Type.Object({
   id: Type.String(),
   role: Type.Unsafe<Role>(roleSchema),
   at: momentAtSchema,
@@ -18,7 +18,7 @@ export const momentSchema = Type.Object({
 });
 export type Moment = Static<typeof momentSchema>;
 
-export const linkSchema = Type.Object({
+const linkSchema = Type.Object({
   type: linkTypeSchema,
   to: Type.String(),
   quantity: Type.Optional(Type.Integer({ minimum: 0 })),
@@ -44,13 +44,9 @@ export const itemSchema = Type.Object({
 });
 export type Item = Static<typeof itemSchema>;
 
-export const courseTypeSchema = Type.Union([
-  Type.Literal('course'),
-  Type.Literal('development'),
-  Type.Literal('template'),
-]);
+const courseTypeSchema = Type.Union([Type.Literal('course'), Type.Literal('development'), Type.Literal('template')]);
 
-export const courseHeadSchema = Type.Object({
+const courseHeadSchema = Type.Object({
   id: Type.String({ minLength: 1, maxLength: 100 }),
   code: Type.String(),
   number: Type.String(),
@@ -69,7 +65,7 @@ export const courseHeadSchema = Type.Object({
 });
 export type CourseHead = Static<typeof courseHeadSchema>;
 
-export const markSchema = Type.Object({
+const markSchema = Type.Object({
   item: Type.String(),
   mark: Type.Optional(
     Type.Union([Type.Literal('never'), Type.Literal('hidden'), Type.Literal('reword'), Type.Literal('evergreen')]),

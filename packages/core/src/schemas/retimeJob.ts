@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { calendarSchema, meetingSchema, momentAtSchema, weekdaySchema } from './calendar.js';
 
-export const ruleNameSchema = Type.Union([
+const ruleNameSchema = Type.Union([
   Type.Literal('week'),
   Type.Literal('meeting'),
   Type.Literal('nearest'),
@@ -12,7 +12,7 @@ export const ruleNameSchema = Type.Union([
 ]);
 export type RuleName = Static<typeof ruleNameSchema>;
 
-export const landingSchema = Type.Union([
+const landingSchema = Type.Union([
   Type.Literal('next'),
   Type.Literal('previous'),
   Type.Literal('nearest'),
@@ -32,7 +32,7 @@ const policyFields = {
   landing: Type.Optional(landingSchema),
   hour: Type.Optional(Type.Union([Type.Literal('follow'), Type.Literal('keep')])),
 };
-export const narrowPolicySchema = Type.Object(policyFields);
+const narrowPolicySchema = Type.Object(policyFields);
 export type NarrowPolicy = Static<typeof narrowPolicySchema>;
 
 export const policySchema = Type.Object({
@@ -50,7 +50,7 @@ export const roleSchema = Type.Union(
 );
 export type Role = 'opens' | 'part' | 'due' | 'late' | 'closes' | 'answers' | 'posts' | 'starts' | 'ends' | 'remind';
 
-export const retimeMomentSchema = Type.Object({
+const retimeMomentSchema = Type.Object({
   id: Type.String(),
   item: Type.Optional(Type.String()),
   role: Type.Unsafe<Role>(roleSchema),
@@ -76,7 +76,9 @@ export const retimeJobSchema = Type.Object(
     destination: sideSchema,
     policy: Type.Optional(policySchema),
     moments: Type.Array(retimeMomentSchema),
-    byHand: Type.Optional(Type.Record(Type.String(), momentAtSchema, { description: 'Moment id to the date set by hand.' })),
+    byHand: Type.Optional(
+      Type.Record(Type.String(), momentAtSchema, { description: 'Moment id to the date set by hand.' }),
+    ),
     limits: Type.Optional(
       Type.Object({
         perDay: Type.Optional(Type.Integer({ minimum: 0 })),

@@ -7,7 +7,10 @@ const DATE = '(?:[12]?\\d|3[01])(?:st|nd|rd|th)?';
 const YEAR = '(?:,?\\s+(?<year>(?:19|20)\\d\\d))?';
 const DASH = '\\s*(?:–|—|-|to|and|until|through)\\s*';
 
-const MONTH_FIRST = new RegExp(`\\b(?<month>${MONTH})\\s+(?<date>${DATE})(?<range>${DASH}(?:${MONTH}\\s+)?${DATE})?(?![\\d:.]\\d|\\w)${YEAR}`, 'gi');
+const MONTH_FIRST = new RegExp(
+  `\\b(?<month>${MONTH})\\s+(?<date>${DATE})(?<range>${DASH}(?:${MONTH}\\s+)?${DATE})?(?![\\d:.]\\d|\\w)${YEAR}`,
+  'gi',
+);
 const DATE_FIRST = new RegExp(
   `\\b(?<date>${DATE})(?<range>${DASH}${DATE})?\\s+(?:of\\s+)?(?<month>${MONTH})(?!\\w)${YEAR}`,
   'gi',
@@ -52,7 +55,8 @@ export const findDates: Finder = (text, context) => {
     const { a, b, year } = match.groups!;
     const first = Number(a);
     const second = Number(b);
-    const [month, date] = context.monthFirst && first <= 12 ? [first, second] : second <= 12 ? [second, first] : [first, second];
+    const [month, date] =
+      context.monthFirst && first <= 12 ? [first, second] : second <= 12 ? [second, first] : [first, second];
     if (nearTerm(context, fullYear(year), month, date)) matches.push(found('date', match));
   }
   for (const match of text.matchAll(DOTTED)) {

@@ -1,7 +1,13 @@
 import { found, type Finder } from './found.js';
 
 /** Hosts of video meetings that are known from the start; an administrator's list replaces them. */
-export const MEETING_HOSTS: readonly string[] = ['zoom.us', 'teams.microsoft.com', 'teams.live.com', 'webex.com', 'jit.si'];
+export const MEETING_HOSTS: readonly string[] = [
+  'zoom.us',
+  'teams.microsoft.com',
+  'teams.live.com',
+  'webex.com',
+  'jit.si',
+];
 
 const ADDRESS = /\b(?:https?:\/\/)?(?<host>(?:[a-z0-9-]+\.)+[a-z]{2,})(?:\/[^\s"'<>)]*)?/gi;
 const ID = /\b(?:meeting|webinar|conference|room)\s+(?:id|number|code)\s*[:#]?\s*\d[\d\s-]{6,}\d/gi;

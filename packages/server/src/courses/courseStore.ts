@@ -29,7 +29,12 @@ async function instructorsOf(manager: EntityManager, courseId: string): Promise<
   return people.map(({ id, givenName, familyName }) => ({ id, name: `${givenName} ${familyName}` }));
 }
 
-function itemOf(row: ItemRow, body: string | undefined, moments: readonly MomentRow[], links: readonly ItemLinkRow[]): Item {
+function itemOf(
+  row: ItemRow,
+  body: string | undefined,
+  moments: readonly MomentRow[],
+  links: readonly ItemLinkRow[],
+): Item {
   return defined<Item>({
     id: row.key,
     kind: row.kind,
@@ -100,7 +105,12 @@ export async function readWholeCourse(manager: EntityManager, courseId: string):
     calendar: term.calendar,
     meetings: row.meetings,
     items: items.map((item) =>
-      itemOf(item, item.bodyHash === null ? undefined : bodies.get(item.bodyHash), moments.get(item.key) ?? [], links.get(item.key) ?? []),
+      itemOf(
+        item,
+        item.bodyHash === null ? undefined : bodies.get(item.bodyHash),
+        moments.get(item.key) ?? [],
+        links.get(item.key) ?? [],
+      ),
     ),
     marks: marks.map((mark) => defined<Mark>({ item: mark.itemKey, mark: mark.mark, note: mark.note })),
   };
@@ -152,13 +162,20 @@ export async function readableCourses(manager: EntityManager, person: PersonRow)
 }
 
 /** Text and words as they are searched: lower case, without spaces and signs. */
-export const searchForm = (text: string): string => text.normalize('NFKC').toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+export const searchForm = (text: string): string =>
+  text
+    .normalize('NFKC')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '');
 
 const MOST_FOUND = 20;
 
 /** Courses that a person may read and whose code, number, section, title or term hold every word. */
 export async function findCourses(manager: EntityManager, person: PersonRow, words: string): Promise<CourseSummary[]> {
-  const wanted = words.split(/\s+/).map(searchForm).filter((word) => word !== '');
+  const wanted = words
+    .split(/\s+/)
+    .map(searchForm)
+    .filter((word) => word !== '');
   if (wanted.length === 0) return [];
   const matches = await manager.query<{ id: string }[]>(
     `SELECT id FROM course WHERE ${wanted.map(() => 'instr(search_text, ?) > 0').join(' AND ')}`,

@@ -34,7 +34,9 @@ function withKeys({ course, items }: Course): Item[] {
     ...item,
     id: key(item.id),
     ...(item.parent === undefined ? {} : { parent: key(item.parent) }),
-    ...(item.body === undefined ? {} : { body: item.body.replace(/(["'])item:([^"'#?]+)/g, (_, quote, id) => `${quote}item:${key(id)}`) }),
+    ...(item.body === undefined
+      ? {}
+      : { body: item.body.replace(/(["'])item:([^"'#?]+)/g, (_, quote, id) => `${quote}item:${key(id)}`) }),
     moments: (item.moments ?? []).map((moment) => ({ ...moment, id: key(moment.id) })),
     links: (item.links ?? []).map((link) => (link.course === undefined ? { ...link, to: key(link.to) } : link)),
   }));
@@ -66,7 +68,9 @@ export const addCourse: Command<NewCourse, void> = async ({ manager }, { course:
     CourseStaffRow,
     staff.map((each) => ({ ...each, courseId: course.id })),
   );
-  const bodies = items.flatMap(({ body }) => (body === undefined || body === '' ? [] : [{ hash: textHash(body), text: body }]));
+  const bodies = items.flatMap(({ body }) =>
+    body === undefined || body === '' ? [] : [{ hash: textHash(body), text: body }],
+  );
   await manager.query(
     `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
     [JSON.stringify(bodies)],

@@ -71,7 +71,10 @@ export function courseRoutes({ reading, clock, dataFolder }: Server): Router {
     if (row === null || typeof hash !== 'string') throw notFound('There is no such file in this course.');
     const mediaType = typeof row.details?.mediaType === 'string' ? row.details.mediaType : 'application/octet-stream';
     response.setHeader('content-type', mediaType);
-    response.setHeader('content-disposition', `${mediaType.startsWith('image/') ? 'inline' : 'attachment'}; filename*=UTF-8''${encodeURIComponent(row.title)}`);
+    response.setHeader(
+      'content-disposition',
+      `${mediaType.startsWith('image/') ? 'inline' : 'attachment'}; filename*=UTF-8''${encodeURIComponent(row.title)}`,
+    );
     response.setHeader('etag', `"${hash}"`);
     createReadStream(join(dataFolder, 'files', hash.replace('sha256:', '')))
       .on('error', () => next(notFound('The bytes of this file are missing.')))

@@ -14,11 +14,12 @@ export function sanitise(body: string, courseId: string, keyOf: (address: string
     const encoded = encodeURIComponent(key);
     return to === 'file' ? `/api/courses/${courseId}/files/${encoded}` : `/course/${courseId}?item=${encoded}`;
   };
-  const replaced = (name: 'href' | 'src', to: 'item' | 'file') => (tagName: string, attribs: Record<string, string>) => {
-    const { [name]: value, ...rest } = attribs;
-    const target = address(value, to);
-    return { tagName, attribs: target === undefined ? rest : { ...rest, [name]: target } };
-  };
+  const replaced =
+    (name: 'href' | 'src', to: 'item' | 'file') => (tagName: string, attribs: Record<string, string>) => {
+      const { [name]: value, ...rest } = attribs;
+      const target = address(value, to);
+      return { tagName, attribs: target === undefined ? rest : { ...rest, [name]: target } };
+    };
   return sanitizeHtml(body, {
     allowedTags: [...sanitizeHtml.defaults.allowedTags, 'img', 'h1', 'h2'],
     allowedAttributes: { a: ['href', 'title'], img: ['src', 'alt', 'width', 'height'], '*': ['lang', 'dir'] },

@@ -4,7 +4,7 @@ import { DataSource, type DataSourceOptions } from 'typeorm';
 import { ENTITIES } from './entities/index.js';
 import { FirstTables1764057600000 } from './migrations/1764057600000-FirstTables.js';
 
-export const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
+const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
 
 /** The one place that names the database driver and what differs by database. */
 function options(dataFolder: string): DataSourceOptions {

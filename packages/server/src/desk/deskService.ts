@@ -34,7 +34,12 @@ const asCandidate = (course: CourseSummary): ProposeCandidate => ({
 });
 
 /** What the Desk of a person shows: the shells of the coming term, each with its predecessor and its plan worked out. */
-export async function readDesk(manager: EntityManager, grounds: PlanGrounds, person: PersonRow, now: string): Promise<DeskView> {
+export async function readDesk(
+  manager: EntityManager,
+  grounds: PlanGrounds,
+  person: PersonRow,
+  now: string,
+): Promise<DeskView> {
   const today = now.slice(0, 10);
   const term = await comingTerm(manager, today);
   const courses = await readableCourses(manager, person);
@@ -59,7 +64,8 @@ export async function readDesk(manager: EntityManager, grounds: PlanGrounds, per
       const candidates = proposal.candidates.map((candidate) => withCourse(candidate, sources));
       const done = standing.find(({ destinationId }) => destinationId === shell.id);
       const plan = plans.find(
-        ({ destinationId, sourceId }) => destinationId === shell.id && sourceId === (done?.sourceId ?? candidates[0]?.course.id),
+        ({ destinationId, sourceId }) =>
+          destinationId === shell.id && sourceId === (done?.sourceId ?? candidates[0]?.course.id),
       );
       const first = candidates.find(({ course }) => course.id === (done?.sourceId ?? candidates[0]?.course.id));
       return {
@@ -69,7 +75,10 @@ export async function readDesk(manager: EntityManager, grounds: PlanGrounds, per
         right: mayChange(person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
         sentence: first === undefined ? null : await sentenceOf(grounds, first.course, shell, plan, now),
-        done: done === undefined ? null : { runId: done.id, at: done.at, by: await nameOf(manager, done.personId), things: done.counts.things },
+        done:
+          done === undefined
+            ? null
+            : { runId: done.id, at: done.at, by: await nameOf(manager, done.personId), things: done.counts.things },
       };
     }),
   );
@@ -94,7 +103,12 @@ async function sentenceOf(
   now: string,
 ): Promise<PlanSentence | null> {
   try {
-    const { preview } = await grounds.workOut(source, shell, plan !== undefined && plan.version > 1 ? plan.decisions : undefined, now);
+    const { preview } = await grounds.workOut(
+      source,
+      shell,
+      plan !== undefined && plan.version > 1 ? plan.decisions : undefined,
+      now,
+    );
     const counts = Object.values(preview.counts);
     return {
       come: counts.reduce((sum, { bring }) => sum + bring, 0),
@@ -112,7 +126,11 @@ async function sentenceOf(
 
 const MOST_LATELY = 6;
 
-async function latelyOf(manager: EntityManager, runs: readonly RunRow[], readable: ReadonlySet<string>): Promise<LatelyRun[]> {
+async function latelyOf(
+  manager: EntityManager,
+  runs: readonly RunRow[],
+  readable: ReadonlySet<string>,
+): Promise<LatelyRun[]> {
   const mine = runs.filter(({ destinationId }) => readable.has(destinationId)).slice(0, MOST_LATELY);
   return Promise.all(
     mine.map(async (run) => ({

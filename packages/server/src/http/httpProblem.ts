@@ -11,7 +11,13 @@ export class HttpProblem extends Error {
 const problem =
   (status: number, code: string, title: string) =>
   (detail: string, problems?: readonly Problem[]): HttpProblem =>
-    new HttpProblem({ type: `urn:yarin:${code}`, title, status, detail, ...(problems === undefined ? {} : { problems }) });
+    new HttpProblem({
+      type: `urn:yarin:${code}`,
+      title,
+      status,
+      detail,
+      ...(problems === undefined ? {} : { problems }),
+    });
 
 export const notSignedIn = problem(401, 'not-signed-in', 'Nobody is signed in');
 export const forbidden = problem(403, 'forbidden', 'This is not yours to do');

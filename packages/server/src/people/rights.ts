@@ -11,15 +11,24 @@ const teaches = (person: PersonRow, course: CourseSummary): boolean =>
 /** May bring things into a course, and take them back. */
 export function mayChange(person: PersonRow, course: CourseSummary, today: string): Right {
   if (course.lastDay < today)
-    return { may: false, why: `${label(course)} is finished. A finished course is a record: it can be read and used as a source, never changed.` };
+    return {
+      may: false,
+      why: `${label(course)} is finished. A finished course is a record: it can be read and used as a source, never changed.`,
+    };
   if (teaches(person, course)) return MAY;
-  return { may: false, why: `${label(course)} is taught by ${course.instructors.join(' and ') || 'nobody yet'}. Only they or an administrator can change it.` };
+  return {
+    may: false,
+    why: `${label(course)} is taught by ${course.instructors.join(' and ') || 'nobody yet'}. Only they or an administrator can change it.`,
+  };
 }
 
 /** May use a course as a source. */
 export function mayUse(person: PersonRow, course: CourseSummary): Right {
   if (course.type === 'template' || teaches(person, course)) return MAY;
-  return { may: false, why: `${label(course)} belongs to ${course.instructors.join(' and ') || 'nobody yet'}. Ask them to open it for reuse.` };
+  return {
+    may: false,
+    why: `${label(course)} belongs to ${course.instructors.join(' and ') || 'nobody yet'}. Ask them to open it for reuse.`,
+  };
 }
 
 export function require(right: Right): void {

@@ -28,12 +28,18 @@ export interface PlanPair {
 }
 
 /** Finds a plan that the person may see: they teach its destination and may use its source. */
-export async function planFor(manager: EntityManager, person: PersonRow, planId: string, today: string): Promise<PlanPair> {
+export async function planFor(
+  manager: EntityManager,
+  person: PersonRow,
+  planId: string,
+  today: string,
+): Promise<PlanPair> {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('There is no such plan. Open one from the Desk.');
   const source = await summariseCourse(manager, plan.sourceId);
   const destination = await summariseCourse(manager, plan.destinationId);
-  if (source === undefined || destination === undefined) throw notFound('One of the two courses is not there any more.');
+  if (source === undefined || destination === undefined)
+    throw notFound('One of the two courses is not there any more.');
   require(mayUse(person, source));
   const right = mayChange(person, destination, today);
   if (!right.may && destination.lastDay >= today) require(right);

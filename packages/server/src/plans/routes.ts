@@ -33,7 +33,8 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
   router.post('/plans', async (request, response) => {
     const { source: sourceId, destination: destinationId } = checkPair(request.body);
     const person = askerOf(request);
-    if (sourceId === destinationId) throw conflict('A course can’t be brought into itself. Choose another course for one of the two sides.');
+    if (sourceId === destinationId)
+      throw conflict('A course can’t be brought into itself. Choose another course for one of the two sides.');
     const [source, destination] = [await courseOf(sourceId), await courseOf(destinationId)];
     require(mayUse(person, source));
     require(mayChange(person, destination, now().slice(0, 10)));

@@ -1,4 +1,13 @@
-import { findFindings, snapshotOf, workOut, type Course, type Decisions, type Finding, type LineageEntry, type WorkedOut } from '@yarin/core';
+import {
+  findFindings,
+  snapshotOf,
+  workOut,
+  type Course,
+  type Decisions,
+  type Finding,
+  type LineageEntry,
+  type WorkedOut,
+} from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { LineageRow } from '../database/entities/run.js';
 import { notFound, unusable } from '../http/httpProblem.js';
@@ -12,7 +21,7 @@ export interface PlanGround {
   readonly lineage: readonly LineageEntry[];
 }
 
-export async function lineageOf(manager: EntityManager, courseId: string): Promise<LineageEntry[]> {
+async function lineageOf(manager: EntityManager, courseId: string): Promise<LineageEntry[]> {
   const rows = await manager.findBy(LineageRow, { courseId });
   return rows.map(({ itemKey, sourceCourseId, sourceKey, sourceHash, landedHash }) => ({
     item: itemKey,
@@ -27,7 +36,14 @@ export async function readGround(manager: EntityManager, sourceId: string, desti
   const source = await readWholeCourse(manager, sourceId);
   const shell = await readWholeCourse(manager, destinationId);
   if (source === undefined || shell === undefined) throw notFound('One of the two courses is not there any more.');
-  return { source, shell, findings: findFindings(source, shell), lineage: await lineageOf(manager, destinationId) };
+  const lineage = await lineageOf(manager, destinationId);
+  return { source, shell, findings: findFindings(source, withoutBrought(shell, sourceId, lineage)), lineage };
+}
+
+/** The shell as it would stand without what this source brought: what came from it says nothing about it. */
+function withoutBrought(shell: Course, sourceId: string, lineage: readonly LineageEntry[]): Course {
+  const brought = new Set(lineage.filter(({ sourceCourse }) => sourceCourse === sourceId).map(({ item }) => item));
+  return { ...shell, items: shell.items.filter(({ id }) => !brought.has(id)) };
 }
 
 /** Works a plan out on its ground, or refuses with what is wrong with the calendars. */

@@ -31,7 +31,10 @@ export interface BringInput {
  * Carries a plan out: works it out again inside the transaction, and writes what it says. A plan that has nothing to
  * write makes no run, so a second press does nothing.
  */
-export const bring: Command<BringInput, BringOutcome> = async ({ manager, progress }, { runId, planId, personId, at }) => {
+export const bring: Command<BringInput, BringOutcome> = async (
+  { manager, progress },
+  { runId, planId, personId, at },
+) => {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
   const ground = await readGround(manager, plan.sourceId, plan.destinationId);
@@ -49,7 +52,11 @@ export const bring: Command<BringInput, BringOutcome> = async ({ manager, progre
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
 
-  const before = await storedItems(manager, destinationId, changed.map(({ item }) => item.id));
+  const before = await storedItems(
+    manager,
+    destinationId,
+    changed.map(({ item }) => item.id),
+  );
   await insertItems(manager, sourceId, destinationId, added, at);
   progress(0.6);
   await replaceItems(manager, sourceId, destinationId, changed, at);
@@ -156,14 +163,14 @@ async function replaceItems(
     [at, rows, sourceId, destinationId],
   );
   const keys = JSON.stringify(changed.map(({ item }) => item.id));
-  await manager.query(
-    'DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))',
-    [destinationId, keys],
-  );
-  await manager.query(
-    'DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))',
-    [destinationId, keys],
-  );
+  await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))', [
+    destinationId,
+    keys,
+  ]);
+  await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))', [
+    destinationId,
+    keys,
+  ]);
 }
 
 function operationsOf(

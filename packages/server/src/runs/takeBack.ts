@@ -40,9 +40,18 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
       `${kept.slice(0, 5).join(', ')}${kept.length > 5 ? ` and ${kept.length - 5} more` : ''} changed since. Nothing was taken back, so that no work is lost.`,
     );
 
-  await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))', [course, added]);
-  await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))', [course, added]);
-  await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [course, added]);
+  await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))', [
+    course,
+    added,
+  ]);
+  await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))', [
+    course,
+    added,
+  ]);
+  await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [
+    course,
+    added,
+  ]);
   await manager.query(
     `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT source_key FROM lineage WHERE run_id = ?)`,
     [course, runId],

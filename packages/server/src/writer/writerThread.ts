@@ -16,7 +16,10 @@ async function run({ id, name, input }: CommandMessage): Promise<void> {
   const { manager } = source;
   await manager.query('BEGIN IMMEDIATE');
   try {
-    const output = await command({ manager, dataFolder, progress: (share) => send({ is: 'progress', id, share }) }, input);
+    const output = await command(
+      { manager, dataFolder, progress: (share) => send({ is: 'progress', id, share }) },
+      input,
+    );
     await manager.query('COMMIT');
     send({ is: 'done', id, output });
   } catch (error) {

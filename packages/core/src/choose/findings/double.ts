@@ -8,7 +8,8 @@ const plainTitle = (title: string): string => title.toLowerCase().replace(/[^\p{
 export const double: FindingRule = ({ source }) => {
   const items = source.items.filter(({ kind }) => kind !== 'courseSettings');
   const findings = new Map<string, Finding>();
-  for (const group of groupBy(items, ({ contentHash }) => contentHash)) settle(source, group, 'the same content as', findings);
+  for (const group of groupBy(items, ({ contentHash }) => contentHash))
+    settle(source, group, 'the same content as', findings);
   for (const group of groupBy(items, ({ kind, title }) => `${kind} ${normalisedTitle(title)}`)) {
     if (!group.some(({ title }) => plainTitle(title) !== normalisedTitle(title))) continue;
     settle(source, group, 'a copy of', findings);
@@ -16,7 +17,12 @@ export const double: FindingRule = ({ source }) => {
   return [...findings.values()];
 };
 
-function settle(source: CourseView, group: readonly SnapshotItem[], words: string, findings: Map<string, Finding>): void {
+function settle(
+  source: CourseView,
+  group: readonly SnapshotItem[],
+  words: string,
+  findings: Map<string, Finding>,
+): void {
   if (group.length < 2) return;
   const order = new Map(source.items.map(({ id }, index) => [id, index]));
   const [stays, ...others] = [...group].sort(
@@ -27,7 +33,12 @@ function settle(source: CourseView, group: readonly SnapshotItem[], words: strin
   );
   for (const { id } of others)
     if (!findings.has(id))
-      findings.set(id, { item: id, finding: 'double', evidence: `${words} “${stays!.title}”, which stays`, default: 'leave' });
+      findings.set(id, {
+        item: id,
+        finding: 'double',
+        evidence: `${words} “${stays!.title}”, which stays`,
+        default: 'leave',
+      });
 }
 
 function groupBy<Each>(items: readonly Each[], key: (item: Each) => string): Each[][] {

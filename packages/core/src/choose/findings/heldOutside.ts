@@ -11,7 +11,12 @@ export const heldOutside: FindingRule = ({ source }) => {
     findings.push({ item: tool.id, finding: 'heldOutside', evidence, default: 'leave' });
     for (const { from, link } of source.linksTo(tool.id))
       if (link.type === 'launches')
-        findings.push({ item: from.id, finding: 'heldOutside', evidence: `opens “${tool.title}”, ${evidence}`, default: 'leave' });
+        findings.push({
+          item: from.id,
+          finding: 'heldOutside',
+          evidence: `opens “${tool.title}”, ${evidence}`,
+          default: 'leave',
+        });
   }
   return findings;
 };

@@ -14,12 +14,17 @@ const FINDERS = [findDates, findTerms, findYears, findMeetings, findRelative, fi
  * @see docs/rules.md, "Findings"
  */
 export const lastTermsAnnouncement: FindingRule = ({ source, words }) => {
-  const evergreen = new Set((source.course.marks ?? []).filter(({ mark }) => mark === 'evergreen').map(({ item }) => item));
+  const evergreen = new Set(
+    (source.course.marks ?? []).filter(({ mark }) => mark === 'evergreen').map(({ item }) => item),
+  );
   return source.items.flatMap((item) => {
     if (item.kind !== 'announcement' || evergreen.has(item.id)) return [];
     const text = `${item.title}\n${source.textOf(item)}`;
     const addresses = addressesIn(source.bodyOf(item)).map(({ address }) => address);
-    const linked = findMeetings(addresses.join('\n'), words).map((each) => ({ ...each, start: each.start + text.length }));
+    const linked = findMeetings(addresses.join('\n'), words).map((each) => ({
+      ...each,
+      start: each.start + text.length,
+    }));
     const stale = firstFew([...FINDERS.flatMap((finder) => finder(text, words)), ...linked]);
     if (stale.length === 0) return [];
     const evidence = stale.map((each) => `“${each.text.trim()}”`).join(', ');

@@ -10,7 +10,10 @@ interface Section {
 const hasContent = (item: SnapshotItem): boolean => {
   const sections = item.details?.sections;
   if (!Array.isArray(sections)) return item.bodyHash !== undefined;
-  return item.bodyHash !== undefined || (sections as Section[]).some(({ body, locked }) => locked !== true && (body ?? '').trim() !== '');
+  return (
+    item.bodyHash !== undefined ||
+    (sections as Section[]).some(({ body, locked }) => locked !== true && (body ?? '').trim() !== '')
+  );
 };
 
 /** A syllabus, when the shell has one with content. */

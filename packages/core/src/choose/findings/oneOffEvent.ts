@@ -22,7 +22,9 @@ const spanOf = (item: SnapshotItem): { readonly from: string; readonly to: strin
 export const oneOffEvent: FindingRule = (context) => {
   const { source, calendar } = context;
   const events = source.items.filter(({ kind }) => kind === 'event');
-  const dues = source.items.flatMap(({ moments = [] }) => moments.filter(({ role }) => role === 'due').map(({ at }) => at));
+  const dues = source.items.flatMap(({ moments = [] }) =>
+    moments.filter(({ role }) => role === 'due').map(({ at }) => at),
+  );
   const weeks = new Map<string, Set<number>>();
   for (const event of events) {
     const title = normalisedTitle(event.title);

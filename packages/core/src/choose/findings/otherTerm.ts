@@ -13,5 +13,7 @@ export const otherTerm: FindingRule = ({ source, calendar }) =>
       return day < calendar.firstDay - FAR_DAYS || day > calendar.lastDay + FAR_DAYS;
     });
     if (far === undefined) return [];
-    return [{ item: item.id, finding: 'otherTerm', evidence: `dated ${dayWordsWithYear(parseDay(far.at))}`, default: 'ask' }];
+    return [
+      { item: item.id, finding: 'otherTerm', evidence: `dated ${dayWordsWithYear(parseDay(far.at))}`, default: 'ask' },
+    ];
   });

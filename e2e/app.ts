@@ -1,0 +1,68 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { test as base, type Page } from '@playwright/test';
+
+const project = fileURLToPath(new URL('..', import.meta.url));
+export const TEMPLATE = join(tmpdir(), `yarin-template-${process.getuid?.() ?? 0}`);
+
+export interface RunningApp {
+  readonly address: string;
+  stop(): Promise<void>;
+}
+
+/** Starts the built application on a data folder and waits for its address. */
+export function startApp(dataFolder: string): Promise<RunningApp> {
+  const server: ChildProcess = spawn(process.execPath, ['packages/server/dist/main.js'], {
+    cwd: project,
+    env: { ...process.env, YARIN_DATA: dataFolder, YARIN_PORT: '0', YARIN_NOW: '2026-11-24T09:00' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  return new Promise((resolve, reject) => {
+    let said = '';
+    const endedEarly = (code: number | null): void =>
+      reject(new Error(`Yarin ended with ${code} before it listened: ${said}`));
+    server.once('exit', endedEarly);
+    server.stdout!.on('data', (chunk: Buffer) => {
+      said += chunk.toString();
+      const address = /Yarin is at (\S+)/.exec(said)?.[1];
+      if (address === undefined) return;
+      server.off('exit', endedEarly);
+      resolve({
+        address,
+        stop: () =>
+          new Promise((stopped) => {
+            server.once('exit', () => stopped());
+            server.kill('SIGTERM');
+          }),
+      });
+    });
+  });
+}
+
+/** Each test has Yarin to itself, on a copy of the demo institution. */
+export const test = base.extend<{ app: RunningApp }>({
+  app: async ({}, use) => {
+    const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-e2e-'));
+    cpSync(TEMPLATE, dataFolder, { recursive: true });
+    const app = await startApp(dataFolder);
+    await use(app);
+    await app.stop();
+    rmSync(dataFolder, { recursive: true, force: true });
+  },
+});
+
+export { expect } from '@playwright/test';
+
+export async function signIn(page: Page, app: RunningApp, name = 'Ines Marant'): Promise<void> {
+  await page.goto(app.address);
+  await page.getByRole('button', { name }).click();
+  await page.getByRole('heading', { level: 1, name: 'Spring 2027 starts in 48 days' }).waitFor();
+}
+
+export async function openPlan(page: Page, shell = 'ECO 214-02'): Promise<void> {
+  await page.getByRole('button', { name: `Open the plan of ${shell}` }).click();
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).waitFor();
+}

@@ -1,0 +1,12 @@
+import { defineConfig } from '@playwright/test';
+import { chromium } from './browser.js';
+
+export default defineConfig({
+  testDir: 'tests',
+  globalSetup: './makeTemplate.ts',
+  workers: 2,
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
+  reporter: 'list',
+  use: { ...chromium, trace: 'retain-on-failure' },
+});

@@ -1,0 +1,40 @@
+import js from '@eslint/js';
+import vue from 'eslint-plugin-vue';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/components.d.ts', 'e2e/test-results/**', 'var/**'] },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  ...vue.configs['flat/essential'],
+  {
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/unified-signatures': 'off',
+      eqeqeq: 'error',
+      'no-console': 'error',
+      'prefer-const': 'error',
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    rules: { 'no-restricted-globals': ['error', 'Date', 'process', 'document', 'window', 'fetch', 'setTimeout'] },
+  },
+  {
+    files: ['packages/web/src/**/*.{ts,vue}'],
+    languageOptions: { globals: globals.browser, parserOptions: { parser: ts.parser } },
+    rules: { 'vue/multi-word-component-names': 'off', 'vue/no-v-html': 'error' },
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs', 'scripts/**', 'e2e/**', 'packages/*/bench/**'],
+    languageOptions: { globals: globals.node },
+    rules: { 'no-console': 'off' },
+  },
+);

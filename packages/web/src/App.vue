@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router';
+import KeyList from './shared/KeyList.vue';
+import TopBar from './shared/TopBar.vue';
+import { useAnnouncer } from './shared/announcer.js';
+import { useKeys } from './shared/useKeys.js';
+import { useSessionStore } from './people/sessionStore.js';
+
+const session = useSessionStore();
+const router = useRouter();
+const { message } = useAnnouncer();
+
+useKeys({ d: () => void router.push({ name: 'desk' }) });
+</script>
+
+<template>
+  <div class="frame">
+    <TopBar v-if="session.person" />
+    <main class="page"><RouterView /></main>
+    <KeyList />
+    <div class="visually-hidden" role="status" aria-live="polite">{{ message }}</div>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
+
+.page {
+  flex: 1;
+  min-height: 0;
+}
+</style>

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { dayWords, parseDay, type DeskShell, type DeskView } from '@yarin/core';
+import { computed, onMounted, ref } from 'vue';
+import { fetchDesk } from '../shared/api/desk.js';
+import { takeBackRun } from '../shared/api/plans.js';
+import { sentenceOf } from '../shared/api/client.js';
+import PageFailure from '../shared/PageFailure.vue';
+import { useAnnouncer } from '../shared/announcer.js';
+import { courseCode } from '../shared/words.js';
+import DeskShellRow from './DeskShellRow.vue';
+import { deskLine } from './deskWords.js';
+
+const desk = ref<DeskView>();
+const failure = ref('');
+const trouble = ref('');
+const { announce } = useAnnouncer();
+
+function load(): void {
+  failure.value = '';
+  fetchDesk().then(
+    (view) => void (desk.value = view),
+    (error: unknown) => void (failure.value = sentenceOf(error)),
+  );
+}
+onMounted(load);
+
+const startsIn = computed(() => {
+  const { term, now } = desk.value ?? {};
+  if (!term || now === undefined) return '';
+  const days = parseDay(term.firstDay) - parseDay(now);
+  return days > 1
+    ? `${term.name} starts in ${days} days`
+    : days === 1
+      ? `${term.name} starts tomorrow`
+      : `${term.name} has begun`;
+});
+
+/** Parallel sections of one course stand together. */
+const courses = computed(() => {
+  const groups = new Map<string, DeskShell[]>();
+  for (const shell of desk.value?.shells ?? []) {
+    const key = `${shell.shell.code} ${shell.shell.number}`;
+    groups.set(key, [...(groups.get(key) ?? []), shell]);
+  }
+  return [...groups.values()];
+});
+
+async function takeBack(runId: string): Promise<void> {
+  trouble.value = '';
+  try {
+    const { things } = await takeBackRun(runId);
+    announce(`${things} things taken back.`);
+    load();
+  } catch (error) {
+    trouble.value = sentenceOf(error);
+  }
+}
+</script>
+
+<template>
+  <PageFailure v-if="failure" :sentence="failure" @again="load" />
+  <div v-else-if="desk" class="desk">
+    <h1>{{ startsIn || 'No term lies ahead' }}</h1>
+    <p class="line-under">
+      {{
+        desk.shells.length > 0
+          ? deskLine(desk.shells)
+          : 'No shell of the coming term is yours. They appear here by themselves when the registrar has made them.'
+      }}
+    </p>
+    <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+    <section v-for="shells in courses" :key="shells[0]!.shell.id" class="course" :aria-label="shells[0]!.shell.title">
+      <DeskShellRow v-for="(each, index) in shells" :key="each.shell.id" :entry="each" :is-first="index === 0" />
+    </section>
+    <div class="two">
+      <section>
+        <h2>Notes to this term, from you</h2>
+        <ul v-if="desk.notes.length > 0">
+          <li v-for="note in desk.notes" :key="note.itemKey">
+            <span>
+              “{{ note.note }}”
+              <small>on {{ note.title }}</small>
+            </span>
+            <RouterLink
+              class="plain-link"
+              :to="{ name: 'course', params: { id: note.courseId }, query: { item: note.itemKey } }"
+              >open</RouterLink
+            >
+          </li>
+        </ul>
+        <p v-else class="quiet empty">
+          Notes that you leave beside things of a course stand here when its next term comes.
+        </p>
+      </section>
+      <section>
+        <h2>Lately</h2>
+        <ul v-if="desk.lately.length > 0">
+          <li v-for="run in desk.lately" :key="run.id">
+            <span>
+              {{ run.things }} things into {{ run.destination ? courseCode(run.destination) : 'a course' }} from
+              {{ run.source?.term }}
+              <small
+                >{{ dayWords(parseDay(run.at)) }} {{ run.at.slice(11) }}, by {{ run.by
+                }}{{ run.undoneAt ? '; taken back' : '' }}</small
+              >
+            </span>
+            <span class="acts">
+              <RouterLink class="plain-link" :to="{ name: 'plan', params: { id: run.planId } }">record</RouterLink>
+              <button v-if="!run.undoneAt" class="plain-link" @click="takeBack(run.id)">take back</button>
+            </span>
+          </li>
+        </ul>
+        <p v-else class="quiet empty">What you bring stands here, and can be taken back from here.</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  padding: 22px var(--margin) 40px;
+  height: 100%;
+  overflow: auto;
+}
+
+.line-under {
+  margin: 4px 0 18px;
+  color: var(--quiet);
+  font-size: 16px;
+}
+
+.trouble {
+  margin: 0 0 12px;
+  color: var(--madder);
+}
+
+.course {
+  border-top: 1px solid var(--rule);
+}
+
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 48px;
+  padding-top: 22px;
+  border-top: 1px solid var(--rule);
+}
+
+.two h2 {
+  padding-bottom: 6px;
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 7px 0;
+  border-top: 1px solid var(--rule-faint);
+}
+
+small {
+  display: block;
+  font-size: 13px;
+  color: var(--quiet);
+}
+
+.acts {
+  display: flex;
+  align-items: baseline;
+  align-self: start;
+  gap: 14px;
+}
+
+.empty {
+  padding: 7px 0;
+  border-top: 1px solid var(--rule-faint);
+}
+
+@media (max-width: 800px) {
+  .two {
+    grid-template-columns: 1fr;
+    gap: 24px;
+  }
+}
+</style>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { dayWords, parseDay, type DeskShell } from '@yarin/core';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { openPlan } from '../shared/api/plans.js';
+import { sentenceOf } from '../shared/api/client.js';
+import KnotStrand from '../shared/KnotStrand.vue';
+import { count, courseCode, sectionWords } from '../shared/words.js';
+import { holdsWords, reasonWords, sentenceWords } from './deskWords.js';
+
+const { entry, isFirst } = defineProps<{ entry: DeskShell; isFirst: boolean }>();
+
+const router = useRouter();
+const failure = ref('');
+const isChoosing = ref(false);
+const first = computed(() => entry.candidates[0]);
+
+async function open(source: string): Promise<void> {
+  failure.value = '';
+  try {
+    const { id } = await openPlan(source, entry.shell.id);
+    await router.push({ name: 'plan', params: { id } });
+  } catch (error) {
+    failure.value = sentenceOf(error);
+  }
+}
+
+const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['course']): string =>
+  type === 'course' ? `${term}, section ${section}` : type === 'template' ? 'Shared template' : 'Development course';
+</script>
+
+<template>
+  <div class="shell" :class="{ parallel: !isFirst }">
+    <div>
+      <b v-if="isFirst">{{ entry.shell.code }} {{ entry.shell.number }} {{ entry.shell.title }}</b>
+      <small>{{ sectionWords(entry.shell) }} · {{ holdsWords(entry.shell) }}</small>
+    </div>
+    <div v-if="entry.done && first">
+      <p>
+        {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ entry.done.at.slice(11) }}
+      </p>
+      <small
+        >by {{ entry.done.by
+        }}{{ entry.sentence ? `; ${count(entry.sentence.leftOver, 'loose end')} left` : '' }}</small
+      >
+    </div>
+    <div v-else-if="entry.verdict === 'none'">
+      <p>No predecessor with this code</p>
+      <small>find any course of yours above, and send it on from there</small>
+    </div>
+    <div v-else-if="entry.verdict === 'several'">
+      <p>
+        <button class="place-link" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">
+          {{ entry.candidates.length }} could be it</button
+        >:
+        {{
+          entry.candidates
+            .slice(0, 2)
+            .map(({ course }) => runLabel(course))
+            .join(', ')
+        }}
+      </p>
+      <small>{{ reasonWords(first!) }}</small>
+    </div>
+    <div v-else-if="first">
+      <p>
+        <RouterLink class="place-link" :to="{ name: 'course', params: { id: first.course.id } }">{{
+          runLabel(first.course)
+        }}</RouterLink>,
+        {{ reasonWords(first) }}
+        <button
+          v-if="entry.candidates.length > 1"
+          class="plain-link small"
+          :aria-expanded="isChoosing"
+          @click="isChoosing = !isChoosing"
+        >
+          {{ entry.candidates.length - 1 }} more
+        </button>
+      </p>
+      <small>{{
+        entry.sentence ? sentenceWords(entry.sentence) : 'the calendars need mending before a plan can be worked out'
+      }}</small>
+    </div>
+    <KnotStrand
+      :what="entry.verdict === 'one'"
+      :when="entry.sentence?.doubts === 0"
+      :left-over="entry.sentence?.leftOver === 0"
+      :solid="entry.done !== null"
+      :label="entry.done ? 'brought' : 'not brought yet'"
+    />
+    <div class="act">
+      <template v-if="entry.right.may">
+        <ElButton v-if="entry.done && first" plain type="primary" @click="open(first.course.id)"
+          >See what was done</ElButton
+        >
+        <ElButton v-else-if="entry.verdict === 'several'" plain type="primary" @click="isChoosing = true"
+          >Choose</ElButton
+        >
+        <ElButton v-else-if="first" type="primary" :plain="entry.plan?.touched === true" @click="open(first.course.id)">
+          {{ entry.plan?.touched ? 'Carry on' : 'Open the plan' }}
+          <span class="visually-hidden">of {{ courseCode(entry.shell) }}</span>
+        </ElButton>
+      </template>
+      <small v-else>{{ entry.right.why }}</small>
+    </div>
+    <ul v-if="isChoosing" class="candidates">
+      <li v-for="candidate in entry.candidates" :key="candidate.course.id">
+        <b>{{ runLabel(candidate.course) }}</b>
+        <span>{{ count(candidate.course.things, 'thing') }} · {{ candidate.course.instructors.join(', ') }}</span>
+        <span class="quiet">{{ reasonWords(candidate) }}</span>
+        <button class="plain-link" @click="open(candidate.course.id)">plan from this</button>
+      </li>
+    </ul>
+    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+  </div>
+</template>
+
+<style scoped>
+.shell {
+  display: grid;
+  grid-template-columns: 340px 1fr 160px 150px;
+  gap: 4px 18px;
+  align-items: center;
+  padding: 11px 0;
+  min-height: 66px;
+}
+
+.shell.parallel {
+  border-top: 1px solid var(--rule-faint);
+  padding-top: 8px;
+  min-height: 56px;
+}
+
+b {
+  display: block;
+  font-size: 15.5px;
+  font-weight: 600;
+}
+
+small {
+  display: block;
+  font-size: 13px;
+  color: var(--quiet);
+}
+
+.act {
+  justify-self: end;
+}
+
+.candidates {
+  grid-column: 2 / -1;
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+
+.candidates li {
+  display: grid;
+  grid-template-columns: 190px 190px 1fr auto;
+  gap: 12px;
+  align-items: baseline;
+  padding: 5px 0;
+  border-top: 1px solid var(--rule-faint);
+}
+
+.candidates b {
+  font-size: 14.5px;
+}
+
+.failure {
+  grid-column: 2 / -1;
+  color: var(--madder);
+}
+
+@media (max-width: 800px) {
+  .shell {
+    grid-template-columns: 1fr;
+  }
+
+  .act {
+    justify-self: start;
+  }
+
+  .candidates,
+  .failure {
+    grid-column: 1;
+  }
+
+  .candidates li {
+    grid-template-columns: 1fr;
+    gap: 2px;
+  }
+}
+</style>

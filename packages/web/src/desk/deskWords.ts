@@ -1,0 +1,63 @@
+import type { Candidate, DeskShell, PlanSentence } from '@yarin/core';
+import { count, listed } from '../shared/words.js';
+
+type Reason = Candidate['for'][number] | Candidate['against'][number];
+
+const REASON_WORDS: Readonly<Record<Reason, string>> = {
+  sameCourse: 'same course',
+  formerCode: 'under its former code',
+  yours: 'yours',
+  latestRun: 'the last to run',
+  sameCampus: 'same campus',
+  development: 'the development course',
+  template: 'a shared template',
+  usedBefore: 'brought into another section already',
+  notYours: 'not yours',
+  olderRun: 'an older run',
+  otherCampus: 'another campus',
+  otherMode: 'another mode',
+  alreadyBrought: 'brought already',
+  fewThings: 'holds less than half',
+};
+
+const GOES_WITHOUT_SAYING: readonly Reason[] = ['sameCourse', 'sameCampus', 'development', 'template'];
+
+/** Why a course is proposed, in a few words: “yours, the last to run”. */
+export function reasonWords({ for: reasons, against }: Pick<Candidate, 'for' | 'against'>): string {
+  const told = reasons.filter((reason) => !GOES_WITHOUT_SAYING.includes(reason));
+  const words = (told.length > 0 ? told : reasons).map((reason) => REASON_WORDS[reason]).join(', ');
+  return against.length === 0 ? words : `${words}; but ${listed(against.map((reason) => REASON_WORDS[reason]))}`;
+}
+
+/** “208 of 236 come, 134 dates move, 4 to look at”. */
+export function sentenceWords({ come, of, dates, doubts, toWrite }: PlanSentence): string {
+  if (toWrite === 0) return `${come} of ${of} are there`;
+  const look = doubts === 0 ? 'nothing to look at' : `${doubts} to look at`;
+  return `${come} of ${of} come, ${count(dates, 'date moves', 'dates move')}, ${look}`;
+}
+
+export const holdsWords = ({ things, stockThings }: DeskShell['shell']): string => {
+  if (things === 0) return 'empty';
+  return things === stockThings ? count(things, 'stock thing') : `holds ${count(things, 'thing')}`;
+};
+
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
+const number = (value: number): string => NUMBERS[value] ?? String(value);
+
+/** The line under the head of the Desk: “Five shells are yours. Four plans are ready, one is done.” */
+export function deskLine(shells: readonly DeskShell[]): string {
+  const done = shells.filter(({ done: run }) => run !== null).length;
+  const ready = shells.filter(({ verdict, done: run }) => verdict === 'one' && run === null).length;
+  const choose = shells.filter(({ verdict, done: run }) => verdict === 'several' && run === null).length;
+  const none = shells.filter(({ verdict, done: run }) => verdict === 'none' && run === null).length;
+  const parts = [
+    ready > 0 ? `${ready === 1 ? 'one plan is' : `${number(ready).toLowerCase()} plans are`} ready` : '',
+    choose > 0 ? `${number(choose).toLowerCase()} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
+    none > 0 ? `${number(none).toLowerCase()} ${none === 1 ? 'has' : 'have'} no predecessor` : '',
+    done > 0 ? `${number(done).toLowerCase()} ${done === 1 ? 'is' : 'are'} done` : '',
+  ].filter((part) => part !== '');
+  const yours = `${number(shells.length)} ${shells.length === 1 ? 'shell is' : 'shells are'} yours.`;
+  if (parts.length === 0) return yours;
+  const [first, ...rest] = parts;
+  return `${yours} ${[first![0]!.toUpperCase() + first!.slice(1), ...rest].join(', ')}.`;
+}

@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { count } from '../shared/words.js';
+import { usePlanStore } from './planStore.js';
+import { useRunStore } from './runStore.js';
+
+const { knot } = defineProps<{ knot: string }>();
+const emit = defineEmits<{ go: [knot?: string] }>();
+
+const plan = usePlanStore();
+const runs = useRunStore();
+const router = useRouter();
+
+const course = computed(() => plan.view!.shell.course);
+const isRunning = computed(() => runs.job?.planId === plan.view!.id);
+const doubts = computed(() => plan.preview!.causes.length);
+const loose = computed(() => plan.preview!.looseEnds.length);
+const dates = computed(() => (plan.isDone ? plan.lastRun!.counts.dates : plan.preview!.dates.length));
+
+const knots = computed(() => [
+  { id: 'what', name: 'What', count: `${plan.totals.come} of ${plan.totals.of}`, waits: false, doubtful: false },
+  {
+    id: 'when',
+    name: 'When',
+    count:
+      doubts.value === 0
+        ? count(dates.value, 'date')
+        : `${count(dates.value, 'date')}, ${count(doubts.value, 'doubt')}`,
+    waits: doubts.value > 0,
+    doubtful: doubts.value > 0,
+  },
+  { id: 'left-over', name: 'Left over', count: String(loose.value), waits: loose.value > 0, doubtful: loose.value > 0 },
+]);
+
+const savedWords = computed(() => {
+  if (plan.isDone) return `brought ${plan.lastRun!.at.slice(11)} by ${plan.lastRun!.by}`;
+  return { saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving];
+});
+const share = computed(() => (isRunning.value ? runs.job!.share : plan.isDone ? 1 : 0));
+
+async function bring(): Promise<void> {
+  const outcome = await plan.bring();
+  if (outcome !== null) emit('go');
+}
+</script>
+
+<template>
+  <header class="head">
+    <h1>
+      {{ course.code }} {{ course.number }} {{ course.title }} <small>{{ savedWords }}</small>
+    </h1>
+    <div class="pair">
+      <button class="side" @click="router.push({ name: 'course', params: { id: plan.view!.source.course.id } })">
+        <span class="term">{{ plan.sides!.old.term }}</span>
+        <small>{{ plan.sides!.old.words }}</small>
+      </button>
+      <nav class="strand" aria-label="The plan">
+        <span class="thread"><span class="filled" :style="{ width: `${share * 100}%` }"></span></span>
+        <a
+          v-for="each in knots"
+          :key="each.id"
+          class="knot"
+          :class="{ here: knot === each.id, filled: !each.waits }"
+          :href="`/plan/${plan.view!.id}/${each.id}`"
+          :aria-current="knot === each.id ? 'page' : undefined"
+          @click.prevent="$emit('go', knot === each.id ? undefined : each.id)"
+        >
+          <svg width="22" height="16" aria-hidden="true"><ellipse cx="11" cy="8" rx="9" ry="6.5" /></svg>
+          <span class="label"
+            ><b>{{ each.name }}</b> <span :class="each.doubtful ? 'waits' : 'quiet'">{{ each.count }}</span></span
+          >
+        </a>
+      </nav>
+      <button class="side new" @click="router.push({ name: 'course', params: { id: course.id } })">
+        <span class="term">{{ plan.sides!.new.term }}</span>
+        <small>{{ plan.sides!.new.words }}</small>
+      </button>
+      <div class="act">
+        <template v-if="plan.isDone">
+          <ElButton type="primary" class="go" @click="router.push({ name: 'course', params: { id: course.id } })">
+            <span
+              >Open the new course<small>{{ plan.lastRun!.counts.things }} things stand in it</small></span
+            >
+          </ElButton>
+        </template>
+        <ElButton
+          v-else-if="plan.view!.right.may"
+          type="primary"
+          class="go"
+          :disabled="isRunning || plan.preview!.toWrite === 0"
+          @click="bring"
+        >
+          <span v-if="isRunning"
+            >Bringing …<small>{{ Math.round(share * 100) }} %</small></span
+          >
+          <span v-else-if="plan.preview!.toWrite === 0"
+            >Nothing to bring<small>all that is chosen is there</small></span
+          >
+          <span v-else>Bring {{ count(plan.preview!.toWrite, 'thing') }}<small>one press takes it back</small></span>
+        </ElButton>
+        <small v-else class="quiet">{{ plan.view!.right.why }}</small>
+      </div>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.head {
+  flex: none;
+  padding: 12px var(--margin) 10px;
+  border-bottom: 1px solid var(--rule);
+}
+
+h1 {
+  font-size: 26px;
+  line-height: 30px;
+}
+
+h1 small {
+  margin-left: 8px;
+  font: 13.5px var(--sans);
+  color: var(--quiet);
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: auto 1fr auto 190px;
+  gap: 18px;
+  align-items: center;
+  margin-top: 6px;
+}
+
+.side {
+  border: 0;
+  padding: 0;
+  background: none;
+  color: var(--ink);
+  text-align: left;
+  cursor: pointer;
+}
+
+.side.new {
+  text-align: right;
+}
+
+.term {
+  display: block;
+  font: 500 18px/22px var(--serif);
+}
+
+.side small {
+  display: block;
+  font-size: 13px;
+  line-height: 16px;
+  color: var(--quiet);
+}
+
+.strand {
+  position: relative;
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  padding: 0 12px;
+}
+
+.thread {
+  position: absolute;
+  left: 0;
+  right: 0;
+  top: 7px;
+  height: 2px;
+  background: var(--load-new);
+}
+
+.thread::before,
+.thread::after {
+  content: '';
+  position: absolute;
+  top: -2px;
+  width: 6px;
+  height: 6px;
+  border-radius: 50%;
+  background: var(--indigo);
+}
+
+.thread::after {
+  right: 0;
+}
+
+.thread .filled {
+  position: absolute;
+  left: 0;
+  top: 0;
+  height: 2px;
+  background: var(--indigo);
+  transition: width 0.2s;
+}
+
+.knot {
+  position: relative;
+  justify-self: center;
+  display: grid;
+  justify-items: center;
+  gap: 3px;
+  padding-bottom: 3px;
+  border-bottom: 2px solid transparent;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.knot.here {
+  border-bottom-color: var(--indigo);
+}
+
+.knot ellipse {
+  fill: var(--paper);
+  stroke: var(--indigo);
+  stroke-width: 1.8;
+}
+
+.knot.filled ellipse {
+  fill: var(--indigo);
+}
+
+.label {
+  font-size: 14px;
+}
+
+.label b {
+  font-weight: 600;
+}
+
+.waits {
+  color: var(--weld-ink);
+}
+
+.act {
+  text-align: right;
+}
+
+.go {
+  width: 190px;
+  height: auto;
+  padding: 7px 14px;
+  font-size: 15px;
+}
+
+.go small {
+  display: block;
+  margin-top: 2px;
+  font-size: 12px;
+  font-weight: 400;
+}
+
+@media (max-width: 900px) {
+  .pair {
+    grid-template-columns: 1fr 1fr;
+  }
+
+  .strand {
+    grid-column: 1 / -1;
+    order: 3;
+  }
+
+  .act {
+    grid-column: 1 / -1;
+    order: 4;
+    text-align: left;
+  }
+}
+</style>

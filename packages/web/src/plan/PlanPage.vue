@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import PageFailure from '../shared/PageFailure.vue';
+import { useKeys } from '../shared/useKeys.js';
+import PlanFoot from './PlanFoot.vue';
+import PlanGlance from './glance/PlanGlance.vue';
+import PlanHead from './PlanHead.vue';
+import LeftOverView from './leftOver/LeftOverView.vue';
+import { usePlanStore } from './planStore.js';
+import SpreadView from './what/SpreadView.vue';
+import WeaveView from './when/WeaveView.vue';
+
+const { id, knot } = defineProps<{ id: string; knot?: string }>();
+
+const plan = usePlanStore();
+const router = useRouter();
+
+watch(
+  () => id,
+  (next) => void plan.load(next),
+  { immediate: true },
+);
+onBeforeUnmount(() => void plan.flush());
+
+const go = (to?: string): void => void router.push({ name: 'plan', params: { id, knot: to ?? '' } });
+useKeys({
+  w: () => go('what'),
+  n: () => go('when'),
+  l: () => go('left-over'),
+  Escape: () => (knot ? go() : false),
+});
+
+const shown = computed(() =>
+  knot === 'what' ? SpreadView : knot === 'when' ? WeaveView : knot === 'left-over' ? LeftOverView : PlanGlance,
+);
+</script>
+
+<template>
+  <PageFailure v-if="plan.failure" :sentence="plan.failure" @again="plan.load(id)" />
+  <div v-else-if="plan.view && plan.preview" class="plan">
+    <PlanHead :knot="knot ?? ''" @go="go" />
+    <p v-if="plan.trouble" class="trouble" role="alert">{{ plan.trouble }}</p>
+    <component :is="shown" class="body" @go="go" />
+    <PlanFoot :knot="knot ?? ''" />
+  </div>
+  <PageFailure v-else-if="plan.problem" :sentence="plan.problem" @again="plan.load(id)" />
+  <p v-else class="working quiet">Working the plan out …</p>
+</template>
+
+<style scoped>
+.plan {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+
+.body {
+  flex: 1;
+  min-height: 0;
+}
+
+.trouble {
+  padding: 8px var(--margin);
+  color: var(--madder);
+  background: var(--raised);
+  border-bottom: 1px solid var(--rule);
+}
+
+.working {
+  padding: 26px var(--margin);
+}
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { usePlanStore } from '../planStore.js';
+import WhatHappens from './WhatHappens.vue';
+import WhatNeedsYou from './WhatNeedsYou.vue';
+import WhatWasDone from './WhatWasDone.vue';
+import LooseEndList from '../leftOver/LooseEndList.vue';
+
+defineEmits<{ go: [knot?: string] }>();
+const plan = usePlanStore();
+</script>
+
+<template>
+  <div class="glance">
+    <template v-if="plan.isDone">
+      <section aria-label="Left over">
+        <h2>Left over <small>the worst first</small></h2>
+        <LooseEndList />
+      </section>
+      <WhatWasDone />
+    </template>
+    <template v-else>
+      <WhatHappens @go="$emit('go', $event)" />
+      <WhatNeedsYou @go="$emit('go', $event)" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.glance {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 56px;
+  align-content: start;
+  padding: 20px var(--margin);
+  overflow: auto;
+}
+
+small {
+  margin-left: 8px;
+  font: 13px var(--sans);
+  color: var(--quiet);
+}
+
+@media (max-width: 800px) {
+  .glance {
+    grid-template-columns: 1fr;
+    gap: 24px;
+  }
+}
+</style>

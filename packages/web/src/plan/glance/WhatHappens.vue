@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { count } from '../../shared/words.js';
+import PlanLine from '../PlanLine.vue';
+import { usePlanStore } from '../planStore.js';
+import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../planWords.js';
+
+defineEmits<{ go: [knot?: string] }>();
+const plan = usePlanStore();
+
+const lines = computed(() => fateLines(plan.view!.source, plan.preview!));
+const LANDING = { 'as it was': 'as it was', draft: 'as drafts', hidden: 'hidden' } as const;
+const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it was']);
+</script>
+
+<template>
+  <section aria-label="What will happen">
+    <h2>What will happen</h2>
+    <p class="lead">
+      <RouterLink class="place-link" :to="{ params: { knot: 'what' } }"
+        >{{ plan.totals.come }} of {{ plan.totals.of }} things</RouterLink
+      >
+      come, in the order they had. {{ shellWords(plan.preview!) }}
+      {{ count(plan.preview!.dates.length, 'date goes', 'dates go') }} to
+      <RouterLink class="place-link" :to="{ params: { knot: 'when' } }"
+        >{{ ruleWords(plan.policy) }}, {{ weekdayMapWords(plan.policy) }}</RouterLink
+      >. Each thing lands {{ landing }}; the course stays closed to learners until you open it.
+    </p>
+    <ul>
+      <PlanLine v-for="line in lines" :key="line.key" :title="line.title" :detail="line.detail">
+        <button
+          class="plain-link number"
+          :aria-label="`${line.title}: see the ${line.number}`"
+          @click="$emit('go', line.knot)"
+        >
+          {{ line.number }}
+        </button>
+      </PlanLine>
+      <PlanLine title="Never comes" :detail="zerosWords(plan.view!.learnersInSource)" number="0" />
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.lead {
+  padding-bottom: 10px;
+  font-size: 16.5px;
+  line-height: 24px;
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import CauseLine from '../when/CauseLine.vue';
+import PlanLine from '../PlanLine.vue';
+import { usePlanStore } from '../planStore.js';
+
+defineEmits<{ go: [knot?: string] }>();
+const plan = usePlanStore();
+const router = useRouter();
+
+const notes = computed(() => {
+  const { source } = plan.view!;
+  const items = new Map(source.items.map((item) => [item.id, item]));
+  return source.marks.flatMap((mark) => {
+    const item = items.get(mark.item);
+    return mark.note === undefined || item === undefined ? [] : [{ ...mark, note: mark.note, title: item.title }];
+  });
+});
+const shownInNotes = 'reword';
+const ends = computed(() => plan.preview!.looseEnds.filter(({ code }) => code !== shownInNotes));
+const isQuiet = computed(() => plan.preview!.causes.length + notes.value.length + ends.value.length === 0);
+
+function open(item: string): void {
+  void router.push({ name: 'course', params: { id: plan.view!.source.course.id }, query: { item } });
+}
+</script>
+
+<template>
+  <section aria-label="What needs you">
+    <h2>What needs you <small>none of it holds the plan up</small></h2>
+    <ul>
+      <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
+      <PlanLine v-for="end in ends" :key="end.code" :title="end.sentence" :detail="end.detail">
+        <button class="plain-link" :aria-label="`See: ${end.sentence}`" @click="$emit('go', 'left-over')">see</button>
+      </PlanLine>
+      <PlanLine
+        v-for="note in notes"
+        :key="note.item"
+        :title="`Your note on ${note.title}: “${note.note}”`"
+        detail="left beside it for next term"
+      >
+        <button class="plain-link" :aria-label="`Open ${note.title}`" @click="open(note.item)">open</button>
+      </PlanLine>
+    </ul>
+    <p v-if="isQuiet" class="quiet">Nothing. Every date has a plain place, and nothing waits for a decision.</p>
+  </section>
+</template>
+
+<style scoped>
+small {
+  margin-left: 8px;
+  font: 13px var(--sans);
+  color: var(--quiet);
+}
+
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { dayWords, KIND_WORDS, KINDS, parseDay } from '@yarin/core';
+import { computed } from 'vue';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+import { zerosWords } from '../planWords.js';
+
+const plan = usePlanStore();
+const run = computed(() => plan.lastRun!);
+const rows = computed(() =>
+  KINDS.flatMap((kind) => {
+    const counts = run.value.counts.byKind[kind];
+    return counts === undefined
+      ? []
+      : [{ name: KIND_WORDS[kind].many, ...counts, left: counts.source - counts.brought }];
+  }),
+);
+</script>
+
+<template>
+  <section aria-label="What was done">
+    <h2>What was done</h2>
+    <p class="lead">
+      {{ count(run.counts.added - run.counts.places, 'thing') }} added, {{ run.counts.changed }} joined with what the
+      shell had, {{ count(run.counts.places, 'place') }} kept; {{ count(run.counts.dates, 'date') }} moved.
+      {{ dayWords(parseDay(run.at)) }} at {{ run.at.slice(11) }}, by {{ run.by }}.
+    </p>
+    <p class="quiet">Never came: {{ zerosWords(plan.view!.learnersInSource) }}.</p>
+    <p class="back">
+      <ElButton plain type="primary" @click="plan.takeBack()">Take it back</ElButton>
+      <span class="quiet">The shell will be exactly as it was before.</span>
+    </p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">kind</th>
+          <th scope="col">last term</th>
+          <th scope="col">brought</th>
+          <th scope="col">left</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.name">
+          <td>{{ row.name }}</td>
+          <td>{{ row.source }}</td>
+          <td>{{ row.brought }}</td>
+          <td>{{ row.left || '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.lead {
+  font-size: 16.5px;
+  line-height: 24px;
+  padding-bottom: 6px;
+}
+
+.back {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  margin: 12px 0 16px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th {
+  padding: 4px 8px 3px 0;
+  text-align: left;
+  font-weight: 400;
+  font-size: 13px;
+  color: var(--quiet);
+}
+
+td {
+  height: 24px;
+  padding-right: 8px;
+  border-top: 1px solid var(--rule-faint);
+}
+
+th:not(:first-child),
+td:not(:first-child) {
+  width: 90px;
+  text-align: right;
+}
+</style>

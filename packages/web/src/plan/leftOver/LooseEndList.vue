@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import type { Severity } from '@yarin/core';
+import { useRouter } from 'vue-router';
+import PlanLine from '../PlanLine.vue';
+import { usePlanStore } from '../planStore.js';
+
+const plan = usePlanStore();
+const router = useRouter();
+
+const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
+  breaks: 'breaks for learners',
+  wrong: 'wrong but harmless',
+  untidy: 'untidy',
+};
+
+/** The new course once it is there, the old one before. */
+function open(item: string): void {
+  const { source, shell } = plan.view!;
+  void router.push({ name: 'course', params: { id: (plan.isDone ? shell : source).course.id }, query: { item } });
+}
+</script>
+
+<template>
+  <ul v-if="plan.preview!.looseEnds.length > 0">
+    <PlanLine v-for="end in plan.preview!.looseEnds" :key="end.code" :title="end.sentence">
+      <template #detail
+        ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> · {{ end.detail }}</template
+      >
+      <button
+        v-if="end.items.length > 0"
+        class="plain-link"
+        :aria-label="`Open the first: ${end.sentence}`"
+        @click="open(end.items[0]!)"
+      >
+        open
+      </button>
+    </PlanLine>
+  </ul>
+  <p v-else class="quiet">No loose ends. Everything that came is whole.</p>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+
+.breaks {
+  color: var(--madder);
+}
+
+.wrong {
+  color: var(--weld-ink);
+}
+</style>

@@ -1,0 +1,127 @@
+import {
+  FINDING_WORDS,
+  mapWords,
+  type FindingName,
+  type LearnerCounts,
+  type Policy,
+  type Preview,
+  type Snapshot,
+  type SnapshotItem,
+} from '@yarin/core';
+import { count } from '../shared/words.js';
+
+/** A group of things with the same fate, for one line of the plan. */
+export interface FateLine {
+  readonly key: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly number: string;
+  readonly knot: string;
+}
+
+const titles = (items: readonly SnapshotItem[], most = 3): string => {
+  const shown = items.slice(0, most).map(({ title }) => title);
+  return items.length > most ? `${shown.join(' · ')} · ${items.length - most} more` : shown.join(' · ');
+};
+
+/** What stays behind, by the finding that decides; what keeps its place; what a person left. */
+export function fateLines(source: Snapshot, preview: Preview): FateLine[] {
+  const items = new Map(source.items.map((item) => [item.id, item]));
+  const left = new Map<string, SnapshotItem[]>();
+  const places: SnapshotItem[] = [];
+  const byHand: SnapshotItem[] = [];
+  const needed: SnapshotItem[] = [];
+  for (const line of preview.lines) {
+    const item = line.item === null ? undefined : items.get(line.item);
+    if (item === undefined) continue;
+    const [why] = line.why;
+    if (line.place) places.push(item);
+    else if (line.verb === 'leave' && why?.finding !== undefined)
+      left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
+    else if (line.verb === 'leave') byHand.push(item);
+    else if (why?.reason === 'neededBy' || why?.reason === 'parentOf') needed.push(item);
+  }
+  const ofKind = (kind: string): number => source.items.filter((item) => item.kind === kind).length;
+  const inOrder = Object.keys(FINDING_WORDS);
+  const lines: FateLine[] = [...left]
+    .sort(([a], [b]) => inOrder.indexOf(a) - inOrder.indexOf(b))
+    .map(([finding, group]) => ({
+      key: finding,
+      title: `Stays behind: ${FINDING_WORDS[finding as FindingName]}`,
+      detail: titles(group),
+      number:
+        finding === 'lastTermsAnnouncement' ? `${group.length} of ${ofKind('announcement')}` : String(group.length),
+      knot: 'what',
+    }));
+  if (places.length > 0)
+    lines.push({
+      key: 'places',
+      title: 'Keeps its place: held by last term’s outside course',
+      detail: `${titles(places)}: ${places.reduce((sum, { points = 0 }) => sum + points, 0)} points stay in the weights until you link them anew`,
+      number: String(places.length),
+      knot: 'left-over',
+    });
+  if (byHand.length > 0)
+    lines.push({
+      key: 'byHand',
+      title: 'Left by you',
+      detail: titles(byHand),
+      number: String(byHand.length),
+      knot: 'what',
+    });
+  if (needed.length > 0)
+    lines.push({
+      key: 'needed',
+      title: 'Comes along: needed by what you bring',
+      detail: titles(needed),
+      number: String(needed.length),
+      knot: 'what',
+    });
+  return lines;
+}
+
+/** “0 of 24 people, 0 of 552 pieces of handed-in work …”: what never comes, with the zeros. */
+export function zerosWords(learners: LearnerCounts): string {
+  const zero = (sort: keyof LearnerCounts, many: string): string =>
+    learners[sort] > 0 ? `0 of ${learners[sort]} ${many}` : `0 ${many}`;
+  return [
+    zero('enrolment', 'people'),
+    zero('submission', 'submissions'),
+    zero('attempt', 'attempts'),
+    zero('reply', 'replies'),
+    zero('mark', 'marks'),
+    zero('attendance', 'attendances'),
+    zero('personalDate', 'personal dates'),
+  ].join(', ');
+}
+
+const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> = {
+  week: 'the same teaching week',
+  meeting: 'the same class meeting',
+  nearest: 'the nearest such weekday',
+  offset: 'the same distance from the first day',
+  stretch: 'the same share of the term',
+  clear: 'no date',
+  keep: 'where they were',
+};
+
+export const ruleWords = ({ rule = 'week' }: Policy): string => RULE_WORDS[rule];
+
+export function weekdayMapWords({ weekdays = {} }: Policy): string {
+  const words = mapWords(weekdays);
+  return words === '' ? 'same weekday' : words;
+}
+
+/** The things of the shell in words: “Five stock things of the new shell are taken up, three stay as they are.” */
+export function shellWords({ lines }: Preview): string {
+  const joined = lines.filter(({ verb }) => verb === 'join').length;
+  const here = lines.filter(({ verb }) => verb === 'here').length;
+  if (joined + here === 0) return 'The new shell is empty.';
+  const taken =
+    joined > 0 ? `${count(joined, 'stock thing')} of the new shell ${joined === 1 ? 'is' : 'are'} taken up` : '';
+  const stay =
+    here > 0
+      ? `${here}${taken === '' ? ` ${here === 1 ? 'thing' : 'things'} of the new shell` : ''} ${here === 1 ? 'stays as it is' : 'stay as they are'}`
+      : '';
+  return `${[taken, stay].filter((part) => part !== '').join(', ')}.`;
+}

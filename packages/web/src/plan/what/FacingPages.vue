@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { dayWords, FINDING_WORDS, FLAG_WORDS, momentWords, parseDay, ROLE_WORDS, type ItemView } from '@yarin/core';
+import { computed, onMounted, ref } from 'vue';
+import ItemBody from '../../course/ItemBody.vue';
+import { fetchItem } from '../../shared/api/courses.js';
+import { sentenceOf } from '../../shared/api/client.js';
+import { useKeys } from '../../shared/useKeys.js';
+import { usePlanStore } from '../planStore.js';
+import type { OldRow } from './spreadRows.js';
+
+const { row } = defineProps<{ row: OldRow }>();
+const emit = defineEmits<{ close: []; toggle: [] }>();
+
+const plan = usePlanStore();
+const view = ref<ItemView>();
+const failure = ref('');
+const back = ref<HTMLButtonElement>();
+
+const item = computed(() => row.item!);
+const line = computed(() => plan.preview!.lines.find((each) => each.item === item.value.id)!);
+const landed = computed(() => plan.preview!.items.find(({ id }) => id === line.value.to));
+const dates = computed(() => plan.preview!.dates.filter((date) => date.item === item.value.id));
+const evidence = computed(() => plan.view!.findings.filter((finding) => finding.item === item.value.id));
+const note = computed(() => plan.view!.source.marks.find((mark) => mark.item === item.value.id)?.note);
+const comes = computed(() => line.value.verb !== 'leave');
+
+useKeys({
+  Escape: () => emit('close'),
+  ' ': () => emit('toggle'),
+});
+
+onMounted(() => {
+  back.value?.focus();
+  fetchItem(plan.view!.source.course.id, item.value.id).then(
+    (found) => void (view.value = found),
+    (error: unknown) => void (failure.value = sentenceOf(error)),
+  );
+});
+</script>
+
+<template>
+  <div class="facing">
+    <p class="way">
+      <button ref="back" class="plain-link" @click="emit('close')">Back to the spread</button>
+      <button class="plain-link" @click="emit('toggle')">{{ comes ? 'leave it' : 'bring it' }}</button>
+    </p>
+    <article class="sheet" :aria-label="`${item.title}, as it was`">
+      <p class="quiet small">{{ plan.sides!.old.term }}, as it was · {{ row.kind }}</p>
+      <h2>{{ item.title }}</h2>
+      <p v-for="moment in item.moments" :key="moment.id" class="small">
+        {{ ROLE_WORDS[moment.role] }} {{ momentWords(moment.at) }}
+      </p>
+      <p v-if="failure" role="alert">{{ failure }}</p>
+      <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" />
+    </article>
+    <article class="sheet" :aria-label="`${item.title}, as it will be`">
+      <p class="quiet small">{{ plan.sides!.new.term }}, {{ plan.isDone ? 'as it is' : 'as it will be' }}</p>
+      <template v-if="landed">
+        <h2>{{ landed.title }}</h2>
+        <p v-for="date in dates" :key="date.id" class="small">
+          {{ ROLE_WORDS[date.role] }}
+          <span :class="date.flags.length > 0 ? 'doubtful' : 'moved'">{{
+            date.to ? momentWords(date.to) : 'no date'
+          }}</span>
+          <span v-if="date.flags.length > 0" class="quiet">
+            {{ date.flags.map((flag) => FLAG_WORDS[flag]).join(', ') }}</span
+          >
+        </p>
+        <p v-if="landed.isPlace">
+          Only its place is kept: title, points, category and dates, as a draft without the link.
+        </p>
+        <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" />
+      </template>
+      <template v-else>
+        <h2 class="stays">Stays behind</h2>
+        <p>
+          It will not be in {{ plan.view!.shell.course.code }} {{ plan.view!.shell.course.number }}-{{
+            plan.view!.shell.course.section
+          }}.
+        </p>
+      </template>
+      <ul v-if="evidence.length > 0">
+        <li v-for="finding in evidence" :key="finding.finding">
+          {{ FINDING_WORDS[finding.finding] }}: {{ finding.evidence }}
+        </li>
+      </ul>
+      <p v-if="note" class="doubtful">Your note to next term: “{{ note }}”</p>
+      <p v-if="item.editedAt" class="quiet small">last edited {{ dayWords(parseDay(item.editedAt)) }}</p>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.facing {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  grid-template-rows: auto 1fr;
+  gap: 12px 64px;
+  padding: 12px var(--margin);
+  overflow: auto;
+}
+
+.way {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 18px;
+}
+
+.sheet {
+  border-top: 1px solid var(--rule);
+  padding-top: 10px;
+}
+
+.stays {
+  color: var(--ash-ink);
+}
+
+.moved {
+  color: var(--indigo);
+}
+
+ul {
+  margin: 12px 0;
+  padding-left: 18px;
+  color: var(--quiet);
+}
+</style>

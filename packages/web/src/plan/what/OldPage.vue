@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue';
+import type { OldRow } from './spreadRows.js';
+import { useRowWindow } from './useRowWindow.js';
+
+const { rows } = defineProps<{ rows: readonly OldRow[] }>();
+const emit = defineEmits<{ scrolled: [top: number, height: number]; toggle: [row: OldRow]; open: [row: OldRow] }>();
+const focused = defineModel<number>('focused', { required: true });
+
+const scroller = ref<HTMLElement | null>(null);
+const { inSight, height, reveal, scrollTo } = useRowWindow(scroller, () => rows.length);
+defineExpose({ scrollTo });
+
+const CHECKED = { on: 'true', off: 'false', part: 'mixed' } as const;
+const rowId = (index: number): string => `old-row-${index}`;
+
+function move(to: number): void {
+  focused.value = Math.max(0, Math.min(rows.length - 1, to));
+  void nextTick(() => reveal(focused.value));
+}
+
+const PAGE_ROWS = 15;
+function pressed(event: KeyboardEvent): void {
+  const row = rows[focused.value];
+  const moves: Record<string, number> = {
+    ArrowDown: focused.value + 1,
+    ArrowUp: focused.value - 1,
+    PageDown: focused.value + PAGE_ROWS,
+    PageUp: focused.value - PAGE_ROWS,
+    Home: 0,
+    End: rows.length - 1,
+  };
+  const to = moves[event.key];
+  if (to !== undefined) move(to);
+  else if (event.key === ' ' && row !== undefined) emit('toggle', row);
+  else if (event.key === 'Enter' && row !== undefined) emit('open', row);
+  else return;
+  event.preventDefault();
+}
+
+function scrolled(): void {
+  if (scroller.value !== null) emit('scrolled', scroller.value.scrollTop, scroller.value.clientHeight);
+}
+</script>
+
+<template>
+  <div
+    ref="scroller"
+    class="scroller"
+    role="tree"
+    aria-label="The old course: what comes and what stays"
+    tabindex="0"
+    :aria-activedescendant="rowId(focused)"
+    @scroll.passive="scrolled"
+    @keydown="pressed"
+  >
+    <div class="all" :style="{ height: `${height}px` }" role="presentation">
+      <div
+        v-for="{ index, start } in inSight"
+        :id="rowId(index)"
+        :key="rows[index]!.key"
+        class="row"
+        :class="{ heading: rows[index]!.isHeading, left: rows[index]!.box === 'off', focused: index === focused }"
+        :style="{ transform: `translateY(${start}px)` }"
+        role="treeitem"
+        :aria-level="rows[index]!.depth + 1"
+        :aria-checked="CHECKED[rows[index]!.box]"
+        :aria-selected="index === focused"
+        @click="focused = index"
+        @dblclick="emit('open', rows[index]!)"
+      >
+        <span
+          class="box"
+          :class="rows[index]!.box"
+          title="bring or leave"
+          @click.stop="((focused = index), emit('toggle', rows[index]!))"
+        ></span>
+        <span class="title" :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }"
+          ><span>{{ rows[index]!.title }}</span> <small v-if="rows[index]!.note">{{ rows[index]!.note }}</small></span
+        >
+        <span class="kind">{{ rows[index]!.kind }}</span>
+        <span class="date">{{ rows[index]!.date }}</span>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped src="./page.css"></style>
+<style scoped>
+.row {
+  grid-template-columns: 20px minmax(0, 1fr) 92px 118px;
+}
+
+.row.left .title,
+.row.left .date {
+  color: var(--ash-ink);
+}
+
+.row.left .title > span {
+  border-bottom: 1px dashed var(--ash);
+}
+
+.row.left.heading .title > span {
+  border-bottom: 0;
+}
+
+.box {
+  width: 13px;
+  height: 13px;
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  cursor: pointer;
+}
+
+.box.on {
+  background: var(--indigo);
+  border-color: var(--indigo);
+}
+
+.box.part {
+  border-color: var(--indigo);
+  box-shadow: inset 6px 0 0 var(--indigo);
+}
+
+small {
+  font-size: 12px;
+  font-weight: 400;
+  color: var(--quiet);
+}
+</style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
+import { useAnnouncer } from '../../shared/announcer.js';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+import FacingPages from './FacingPages.vue';
+import FindingsStrip from './FindingsStrip.vue';
+import { anchorsOf, levelHeight, type Anchor } from './levelScroll.js';
+import NewPage from './NewPage.vue';
+import OldPage from './OldPage.vue';
+import SpreadGutter from './SpreadGutter.vue';
+import { newRows, oldRows, type Grouping, type OldRow } from './spreadRows.js';
+import { useChoosing } from './useChoosing.js';
+
+const ROW = 28;
+const EYE = 0.4;
+
+const plan = usePlanStore();
+const { toggle } = useChoosing();
+const { announce } = useAnnouncer();
+const grouping = ref<Grouping>('outline');
+const focused = ref(0);
+const opened = ref<OldRow | null>(null);
+const oldPage = useTemplateRef<InstanceType<typeof OldPage>>('oldPage');
+const newPage = useTemplateRef<InstanceType<typeof NewPage>>('newPage');
+const scrolls = ref({ old: 0, new: 0, height: 500 });
+
+const left = computed(() => oldRows(plan.view!.source, plan.preview!, plan.view!.findings, grouping.value));
+const right = computed(() => newRows(plan.preview!, grouping.value));
+const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
+const pairs = computed(() =>
+  left.value.flatMap((row, index): Anchor[] => {
+    const to = placeOf.value.get(row.to ?? (row.item === undefined ? row.key : ''));
+    return to === undefined ? [] : [[index, to]];
+  }),
+);
+const anchors = computed(() => anchorsOf(pairs.value));
+const focusedNew = computed(() => placeOf.value.get(left.value[focused.value]?.to ?? '') ?? -1);
+
+const tallies = computed(() => {
+  const of = (...verbs: string[]): number => plan.preview!.lines.filter(({ verb }) => verbs.includes(verb)).length;
+  const parts = [`${of('add', 'update')} come`];
+  if (of('join', 'same') > 0)
+    parts.push(plan.isDone ? `${of('join', 'same')} are there` : `${of('join', 'same')} join`);
+  if (of('here') > 0) parts.push(`${of('here')} were here`);
+  return (of('add', 'update') === 0 ? parts.slice(1) : parts).join(' · ');
+});
+
+/** The page that was scrolled leads; the other follows so that the row under the eye lies level. */
+let following: 'old' | 'new' | undefined;
+function scrolled(leader: 'old' | 'new', top: number, height: number): void {
+  scrolls.value = { ...scrolls.value, [leader]: top, height };
+  if (following === leader) {
+    following = undefined;
+    return;
+  }
+  const eye = height * EYE;
+  const level = levelHeight(anchors.value, ROW, top + eye, leader === 'old' ? 0 : 1) - eye;
+  following = leader === 'old' ? 'new' : 'old';
+  const moved = (leader === 'old' ? newPage : oldPage).value?.scrollTo(level);
+  if (moved === false) following = undefined;
+}
+
+function act(row: OldRow): void {
+  toggle(row);
+  void nextTick(() => {
+    const now = left.value.find(({ key }) => key === row.key);
+    announce(
+      `${row.title}: ${now?.box === 'on' ? 'comes' : now?.box === 'part' ? 'comes in part' : 'stays behind'}. ${plan.totals.come} of ${plan.totals.of} come.`,
+    );
+  });
+}
+
+watch(grouping, () => (focused.value = 0));
+watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old, scrolls.value.height)), {
+  flush: 'post',
+});
+</script>
+
+<template>
+  <div class="what">
+    <FindingsStrip v-model:grouping="grouping" />
+    <FacingPages v-if="opened?.item" :row="opened" @toggle="act(opened)" @close="opened = null" />
+    <div v-show="!opened" class="spread">
+      <section class="page">
+        <h2>
+          {{ plan.sides!.old.term }}, as it was <em>{{ count(plan.totals.of, 'thing') }}</em>
+        </h2>
+        <OldPage
+          ref="oldPage"
+          v-model:focused="focused"
+          :rows="left"
+          @scrolled="(top, height) => scrolled('old', top, height)"
+          @toggle="act"
+          @open="(row) => row.item && (opened = row)"
+        />
+      </section>
+      <SpreadGutter :old-rows="left" :new-rows="right" :place-of="placeOf" :scrolls="scrolls" :focused="focused" />
+      <section class="page">
+        <h2>
+          {{ plan.sides!.new.term }}, as it {{ plan.isDone ? 'is' : 'will be' }} <em>{{ tallies }}</em>
+        </h2>
+        <NewPage
+          ref="newPage"
+          :rows="right"
+          :focused="focusedNew"
+          @scrolled="(top, height) => scrolled('new', top, height)"
+        />
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.what {
+  display: flex;
+  flex-direction: column;
+}
+
+.spread {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: minmax(0, 1fr) / minmax(0, 1fr) clamp(60px, 15vw, 192px) minmax(0, 1fr);
+  overflow: hidden;
+  padding: 0 var(--margin);
+}
+
+.page {
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+
+h2 {
+  flex: none;
+  height: 40px;
+  display: flex;
+  justify-content: space-between;
+  padding: 10px 0 6px;
+  font-size: 17px;
+  line-height: 24px;
+}
+
+em {
+  font: normal 13px/24px var(--sans);
+  color: var(--quiet);
+}
+
+@media (max-width: 800px) {
+  .spread {
+    grid-template: minmax(0, 1fr) / minmax(0, 1fr) 24px minmax(0, 1fr);
+    padding: 0 8px;
+  }
+}
+</style>

@@ -1,0 +1,40 @@
+/** A pair of rows that lie level: one on the old page, one on the new. */
+export type Anchor = readonly [oldRow: number, newRow: number];
+
+/** The longest run of pairs in which both sides go down, so that scrolling never turns back. */
+export function anchorsOf(pairs: readonly Anchor[]): Anchor[] {
+  const tails: number[] = [];
+  const before: number[] = [];
+  pairs.forEach(([, to], index) => {
+    let low = 0;
+    let high = tails.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (pairs[tails[middle]!]![1] < to) low = middle + 1;
+      else high = middle;
+    }
+    before[index] = low > 0 ? tails[low - 1]! : -1;
+    tails[low] = index;
+  });
+  const kept: Anchor[] = [];
+  for (let index = tails[tails.length - 1] ?? -1; index >= 0; index = before[index]!) kept.unshift(pairs[index]!);
+  return kept;
+}
+
+/**
+ * Where a height on one page lies on the other: between two anchors in proportion, outside them in step.
+ *
+ * @param from  0 for old to new, 1 for new to old
+ */
+export function levelHeight(anchors: readonly Anchor[], rowHeight: number, height: number, from: 0 | 1): number {
+  const to = from === 0 ? 1 : 0;
+  const middle = (row: number): number => (row + 0.5) * rowHeight;
+  const after = anchors.findIndex((anchor) => middle(anchor[from]) >= height);
+  const below = after < 0 ? undefined : anchors[after];
+  const above = after < 0 ? anchors[anchors.length - 1] : anchors[after - 1];
+  if (above === undefined && below === undefined) return height;
+  if (above === undefined) return height + middle(below![to]) - middle(below![from]);
+  if (below === undefined) return height + middle(above[to]) - middle(above[from]);
+  const share = (height - middle(above[from])) / (middle(below[from]) - middle(above[from]));
+  return middle(above[to]) + share * (middle(below[to]) - middle(above[to]));
+}

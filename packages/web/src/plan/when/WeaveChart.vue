@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import { drag } from 'd3-drag';
+import { scaleLinear } from 'd3-scale';
+import { select } from 'd3-selection';
+import { linkVertical } from 'd3-shape';
+import { dayWords, parseDay } from '@yarin/core';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
+import type { Weave, WeaveStrand } from './weaveGeometry.js';
+
+const { weave, oldName, newName, oldDays, newDays, week, movable } = defineProps<{
+  weave: Weave;
+  oldName: string;
+  newName: string;
+  oldDays: string;
+  newDays: string;
+  /** First day of the week that the table is narrowed to. */
+  week: number | null;
+  movable: boolean;
+}>();
+const emit = defineEmits<{
+  moved: [ids: readonly string[], day: string];
+  week: [start: number | null];
+  picked: [id: string];
+}>();
+
+const MARGIN = 24;
+const LABELS = 126;
+const OLD_Y = 86;
+const NEW_Y = 196;
+const STRIP = 22;
+const BAR = 9;
+const HEIGHT = 274;
+
+const frame = useTemplateRef<HTMLDivElement>('frame');
+const width = ref(1280);
+const watcher = new ResizeObserver(([entry]) => void (width.value = Math.max(640, entry!.contentRect.width)));
+onMounted(() => frame.value && watcher.observe(frame.value));
+onBeforeUnmount(() => watcher.disconnect());
+
+const x = computed(() => scaleLinear([0, weave.days], [MARGIN + LABELS, width.value - MARGIN]));
+const weekWidth = computed(() => x.value(7) - x.value(0));
+const dayWidth = computed(() => x.value(1) - x.value(0));
+
+const link = linkVertical<{ source: [number, number]; target: [number, number] }, [number, number]>()
+  .x(([left]) => left)
+  .y(([, top]) => top);
+const path = (from: number, to: number): string =>
+  link({ source: [x.value(from), OLD_Y + STRIP + 4], target: [x.value(to), NEW_Y - 4] }) ?? '';
+
+const held = ref<{ key: string; to: number } | null>(null);
+const endOf = (strand: WeaveStrand): number => (held.value?.key === strand.key ? held.value.to : strand.to);
+
+/** The end of a strand on the new strip can be dragged to another day; the time of day stays. */
+const ends = useTemplateRef<SVGGElement>('ends');
+function bindDrag(): void {
+  if (ends.value === null || !movable) return;
+  const strands = new Map(weave.strands.map((strand) => [strand.key, strand]));
+  select(ends.value)
+    .selectAll<SVGCircleElement, unknown>('circle')
+    .call(
+      drag<SVGCircleElement, unknown>()
+        .on('drag', function (this: SVGCircleElement, event: { x: number }) {
+          held.value = { key: this.dataset.key!, to: Math.floor(x.value.invert(event.x)) + 0.5 };
+        })
+        .on('end', function (this: SVGCircleElement) {
+          const strand = strands.get(this.dataset.key!);
+          const to = held.value?.to;
+          held.value = null;
+          if (strand === undefined) return;
+          if (to === undefined || to === strand.to) emit('picked', strand.ids[0]!);
+          else emit('moved', strand.ids, weave.dayAt(to));
+        }),
+    );
+}
+watch(
+  () => [weave, movable],
+  () => void nextTick(bindDrag),
+  { immediate: true, flush: 'post' },
+);
+onMounted(bindDrag);
+
+const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(weave.dayAt(held.value.to)))));
+</script>
+
+<template>
+  <div ref="frame" class="frame">
+    <svg
+      :width="width"
+      :height="HEIGHT"
+      role="img"
+      :aria-label="`${oldName} above, ${newName} below, a strand from each old date to its new one. The table below says the same.`"
+    >
+      <defs>
+        <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V6" class="hatch" />
+        </pattern>
+      </defs>
+      <text v-for="month in weave.old.months" :key="`o${month.at}`" :x="x(month.at) + 4" y="16" class="quiet">
+        {{ month.name }}
+      </text>
+      <text v-for="month in weave.new.months" :key="`n${month.at}`" :x="x(month.at) + 4" :y="HEIGHT - 4" class="quiet">
+        {{ month.name }}
+      </text>
+
+      <text :x="MARGIN" :y="OLD_Y + 13" class="term">{{ oldName }}</text>
+      <text :x="MARGIN" :y="OLD_Y + 29" class="quiet">class {{ oldDays }}</text>
+      <text :x="MARGIN" :y="OLD_Y - 12" class="quiet">graded work</text>
+      <text :x="MARGIN" :y="NEW_Y + 13" class="term">{{ newName }}</text>
+      <text :x="MARGIN" :y="NEW_Y + 29" class="quiet">class {{ newDays }}</text>
+      <text :x="MARGIN" :y="NEW_Y + 46" class="quiet">graded work</text>
+
+      <g
+        v-for="strip in [
+          { of: weave.old, y: OLD_Y, isNew: false },
+          { of: weave.new, y: NEW_Y, isNew: true },
+        ]"
+        :key="strip.y"
+      >
+        <g v-for="each in strip.of.weeks" :key="each.start">
+          <rect
+            v-if="each.load > 0"
+            :x="x(each.at * 7) + 6"
+            :width="weekWidth - 12"
+            :y="strip.isNew ? strip.y + STRIP + 4 : strip.y - 4 - Math.min(each.load, 7) * BAR"
+            :height="Math.min(each.load, strip.isNew ? 4 : 7) * BAR"
+            :class="strip.isNew ? (each.piled ? 'piled' : 'load-new') : 'load-old'"
+          />
+          <text
+            v-if="each.piled"
+            :x="x(each.at * 7) + weekWidth / 2"
+            :y="strip.y + STRIP + 18"
+            text-anchor="middle"
+            class="doubt-text"
+          >
+            {{ each.load }} due
+          </text>
+          <rect
+            :x="x(each.at * 7)"
+            :y="strip.y"
+            :width="weekWidth"
+            :height="STRIP"
+            :class="['week', each.is, { narrowed: strip.isNew && week === each.start, pick: strip.isNew }]"
+            @click="strip.isNew && emit('week', week === each.start ? null : each.start)"
+          />
+          <text v-if="each.is === 'teaching'" :x="x(each.at * 7) + 6" :y="strip.y + 15" class="quiet over">
+            {{ each.label }}
+          </text>
+          <text v-else :x="x(each.at * 7) + weekWidth / 2" :y="strip.y + 15" text-anchor="middle" class="quiet over">
+            {{ each.label }}
+          </text>
+        </g>
+        <rect
+          v-for="closed in strip.of.closedDays"
+          :key="`c${closed.at}`"
+          :x="x(closed.at)"
+          :y="strip.y"
+          :width="dayWidth"
+          :height="STRIP"
+          fill="url(#hatch)"
+          class="over"
+        >
+          <title>{{ closed.label }}</title>
+        </rect>
+        <path
+          v-for="at in strip.of.classDays"
+          :key="`t${at}`"
+          :d="`M${x(at + 0.5)} ${strip.isNew ? strip.y : strip.y + STRIP}v${strip.isNew ? -4 : 4}`"
+          class="tick"
+        />
+      </g>
+
+      <path
+        v-for="strand in weave.strands"
+        :key="strand.key"
+        :d="path(strand.from, endOf(strand))"
+        :class="['strand', { doubtful: strand.doubtful, held: held?.key === strand.key }]"
+        :style="{ strokeWidth: Math.min(1 + strand.ids.length * 0.35, 4) }"
+      />
+      <circle
+        v-for="strand in weave.strands"
+        :key="`f${strand.key}`"
+        :cx="x(strand.from)"
+        :cy="OLD_Y + STRIP + 4"
+        r="2.6"
+        :class="['start', { doubtful: strand.doubtful }]"
+      />
+      <g ref="ends">
+        <circle
+          v-for="strand in weave.strands"
+          :key="`e${strand.key}`"
+          :data-key="strand.key"
+          :cx="x(endOf(strand))"
+          :cy="NEW_Y - 4"
+          :r="strand.byHand ? 5 : 3.4"
+          :class="['end', { doubtful: strand.doubtful, movable }]"
+        >
+          <title>{{ strand.title }}</title>
+        </circle>
+      </g>
+      <text v-if="held" :x="x(held.to)" :y="NEW_Y - 14" text-anchor="middle" class="held-words">{{ heldWords }}</text>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  flex: none;
+  overflow: hidden;
+}
+
+text {
+  font: 12.5px var(--sans);
+  font-variant-numeric: tabular-nums;
+  fill: var(--ink);
+}
+
+text.quiet {
+  fill: var(--quiet);
+}
+
+text.term {
+  font: 500 15px var(--serif);
+}
+
+.over {
+  pointer-events: none;
+}
+
+.hatch {
+  stroke: var(--hatch);
+  stroke-width: 2;
+}
+
+.week {
+  fill: var(--raised);
+  stroke: var(--rule);
+}
+
+.week.pick {
+  cursor: pointer;
+}
+
+.week.exam {
+  fill: var(--exam);
+}
+
+.week.outside {
+  fill: none;
+  stroke: var(--rule-faint);
+}
+
+.week.narrowed {
+  stroke: var(--indigo);
+  stroke-width: 2;
+}
+
+.load-old {
+  fill: var(--load-old);
+}
+
+.load-new {
+  fill: var(--load-new);
+}
+
+.piled {
+  fill: var(--load-piled);
+}
+
+.doubt-text {
+  fill: var(--weld-ink);
+}
+
+.tick {
+  stroke: var(--ink);
+}
+
+.strand {
+  fill: none;
+  stroke: var(--indigo);
+  opacity: 0.55;
+}
+
+.strand.doubtful {
+  stroke: var(--weld);
+  opacity: 1;
+}
+
+.strand.held {
+  opacity: 1;
+}
+
+.start {
+  fill: var(--paper);
+  stroke: var(--indigo);
+}
+
+.start.doubtful {
+  stroke: var(--weld);
+}
+
+.end {
+  fill: var(--indigo);
+}
+
+.end.movable {
+  cursor: ew-resize;
+}
+
+.end.doubtful {
+  fill: var(--weld);
+}
+
+.held-words {
+  font-weight: 600;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+}
+</style>

@@ -1,0 +1,178 @@
+import {
+  civilDate,
+  formatDay,
+  indexCalendar,
+  monthWord,
+  parseDay,
+  type Calendar,
+  type CalendarIndex,
+  type Meeting,
+  type PreviewDate,
+} from '@yarin/core';
+
+const DAYS_PER_WEEK = 7;
+const MOST_WEEKS_OUTSIDE = 3;
+
+export interface WeekBox {
+  /** First day of the week. */
+  readonly start: number;
+  /** Weeks from the left edge. */
+  readonly at: number;
+  readonly label: string;
+  readonly is: 'teaching' | 'exam' | 'break' | 'outside';
+  /** Graded work due in it. */
+  readonly load: number;
+  /** More falls in it than fell in any week it came from, and more than the limit. */
+  readonly piled: boolean;
+}
+
+/** One term as a strip of weeks. Positions are in days from the left edge of the chart. */
+export interface Strip {
+  readonly firstDay: number;
+  readonly weeks: readonly WeekBox[];
+  readonly closedDays: readonly { readonly at: number; readonly label: string }[];
+  readonly classDays: readonly number[];
+  readonly months: readonly { readonly at: number; readonly name: string }[];
+}
+
+/** Dates that go the same way, drawn as one strand. */
+export interface WeaveStrand {
+  readonly key: string;
+  /** Days from the left edge. */
+  readonly from: number;
+  readonly to: number;
+  readonly ids: readonly string[];
+  readonly doubtful: boolean;
+  readonly byHand: boolean;
+  readonly title: string;
+}
+
+export interface Weave {
+  readonly days: number;
+  readonly old: Strip;
+  readonly new: Strip;
+  readonly strands: readonly WeaveStrand[];
+  /** The day of the new strip at a position. */
+  dayAt(position: number): string;
+}
+
+interface Side {
+  readonly calendar: Calendar;
+  readonly meetings: readonly Meeting[];
+}
+
+const LIMIT_PER_WEEK = 4;
+
+/**
+ * Lays both terms out level by their first teaching week, and a strand from each old date to its new one.
+ *
+ * @param doubtful  ids of the moments in doubt
+ */
+export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], doubtful: ReadonlySet<string>): Weave {
+  const weekStartsOn = next.calendar.weekStartsOn ?? 1;
+  const oldIndex = indexCalendar(old.calendar, weekStartsOn);
+  const newIndex = indexCalendar(next.calendar, weekStartsOn);
+  const [oldZero, newZero] = [oldIndex.teachingWeeks[0]!, newIndex.teachingWeeks[0]!];
+  const reach = [
+    ...dates.map(({ from }) => parseDay(from) - oldZero),
+    ...dates.flatMap(({ to }) => (to === null ? [] : [parseDay(to) - newZero])),
+  ];
+  const first = Math.min(oldIndex.firstDay - oldZero, newIndex.firstDay - newZero, 0);
+  const last = Math.max(oldIndex.lastDay - oldZero, newIndex.lastDay - newZero);
+  const beyond = MOST_WEEKS_OUTSIDE * DAYS_PER_WEEK;
+  const from = Math.floor(Math.max(first - beyond, Math.min(first, ...reach)) / DAYS_PER_WEEK) * DAYS_PER_WEEK;
+  const until = Math.ceil((Math.min(last + beyond, Math.max(last, ...reach)) + 1) / DAYS_PER_WEEK) * DAYS_PER_WEEK;
+
+  const due = dates.filter(({ role, graded }) => role === 'due' && graded);
+  const oldLoad = countByWeek(
+    due.map((date) => date.from),
+    oldIndex,
+  );
+  const newLoad = countByWeek(
+    due.flatMap(({ to }) => (to === null ? [] : [to])),
+    newIndex,
+  );
+  const heaviest = Math.max(LIMIT_PER_WEEK, ...oldLoad.values());
+  return {
+    days: until - from,
+    old: stripOf(oldIndex, old.meetings, oldZero + from, until - from, oldLoad, Infinity),
+    new: stripOf(newIndex, next.meetings, newZero + from, until - from, newLoad, heaviest),
+    strands: strandsOf(dates, oldZero + from, newZero + from, doubtful),
+    dayAt: (position) => formatDay(newZero + from + Math.floor(position)),
+  };
+}
+
+function countByWeek(moments: readonly string[], index: CalendarIndex): ReadonlyMap<number, number> {
+  const counts = new Map<number, number>();
+  for (const at of moments) {
+    const week = index.weekStart(parseDay(at));
+    counts.set(week, (counts.get(week) ?? 0) + 1);
+  }
+  return counts;
+}
+
+function stripOf(
+  index: CalendarIndex,
+  meetings: readonly Meeting[],
+  start: number,
+  days: number,
+  loads: ReadonlyMap<number, number>,
+  limit: number,
+): Strip {
+  const weeks: WeekBox[] = [];
+  const closedDays: { at: number; label: string }[] = [];
+  const classDays: number[] = [];
+  const months: { at: number; name: string }[] = [];
+  const weekdays = new Set(meetings.map(({ weekday }) => weekday));
+  for (let at = 0; at < days; at++) {
+    const day = start + at;
+    const { month, date } = civilDate(day);
+    if (date === 1 || at === 0) months.push({ at, name: monthWord(month) });
+    if (index.isClosed(day)) closedDays.push({ at, label: index.closureAt(day)?.label ?? 'closed' });
+    else if (index.isOpen(day) && !index.isExam(day) && weekdays.has(index.runsAs(day))) classDays.push(at);
+    if (at % DAYS_PER_WEEK !== 0) continue;
+    const load = loads.get(day) ?? 0;
+    weeks.push({ start: day, at: at / DAYS_PER_WEEK, load, piled: load > limit, ...weekFace(index, day) });
+  }
+  return {
+    firstDay: start,
+    weeks,
+    closedDays,
+    classDays,
+    months: months.filter(({ at }, place) => place !== 0 || (months[1]?.at ?? 99) - at > 14),
+  };
+}
+
+function weekFace(index: CalendarIndex, week: number): Pick<WeekBox, 'is' | 'label'> {
+  const kind = index.weekKind(week);
+  if (week > index.lastDay || week + DAYS_PER_WEEK <= index.firstDay) return { is: 'outside', label: '' };
+  if (kind.is === 'teaching') return { is: 'teaching', label: String(kind.number) };
+  if (kind.is === 'exam') return { is: 'exam', label: 'exams' };
+  return { is: kind.is === 'break' ? 'break' : 'outside', label: kind.is === 'break' ? 'break' : '' };
+}
+
+function strandsOf(
+  dates: readonly PreviewDate[],
+  oldStart: number,
+  newStart: number,
+  doubtful: ReadonlySet<string>,
+): WeaveStrand[] {
+  const strands = new Map<string, WeaveStrand>();
+  for (const { id, from, to, rule, title } of dates) {
+    if (to === null) continue;
+    const isDoubt = doubtful.has(id);
+    const byHand = rule === 'byHand';
+    const key = `${from.slice(0, 10)} ${to.slice(0, 10)} ${isDoubt} ${byHand}`;
+    const known = strands.get(key);
+    strands.set(key, {
+      key,
+      from: parseDay(from) - oldStart + 0.5,
+      to: parseDay(to) - newStart + 0.5,
+      ids: [...(known?.ids ?? []), id],
+      doubtful: isDoubt,
+      byHand,
+      title: known === undefined ? title : known.title.includes(title) ? known.title : `${known.title}, ${title}`,
+    });
+  }
+  return [...strands.values()].sort((a, b) => Number(a.doubtful) - Number(b.doubtful));
+}

@@ -1,0 +1,28 @@
+import type { Decisions, JobState, PlanView } from '@yarin/core';
+import { get, post, put } from './client.js';
+
+export const openPlan = (source: string, destination: string) =>
+  post<{ id: string }>('/plans', { source, destination });
+export const fetchPlan = (id: string) => get<PlanView>(`/plans/${id}`);
+export const saveDecisions = (id: string, version: number, decisions: Decisions) =>
+  put<{ version: number }>(`/plans/${id}/decisions`, { version, decisions });
+export const startRun = (id: string) => post<{ id: string; joined: boolean }>(`/plans/${id}/runs`);
+export const takeBackRun = (id: string) => post<{ things: number }>(`/runs/${id}/takeBack`);
+
+/** Follows a run until it ends. */
+export function watchRun(planId: string, runId: string, listener: (state: JobState) => void): Promise<JobState> {
+  return new Promise((resolve, reject) => {
+    const events = new EventSource(`/api/plans/${planId}/runs/${runId}/events`);
+    events.onmessage = ({ data }: MessageEvent<string>) => {
+      const state = JSON.parse(data) as JobState;
+      listener(state);
+      if (state.is === 'running') return;
+      events.close();
+      resolve(state);
+    };
+    events.onerror = () => {
+      events.close();
+      reject(new Error('The run went out of sight.'));
+    };
+  });
+}
