@@ -28,4 +28,4 @@ const project = (name) => ({
   },
 });
 
-export default { projects: ['core', 'formats', 'server', 'cli'].map(project) };
+export default { projects: ['core', 'formats', 'server', 'cli', 'web'].map(project) };

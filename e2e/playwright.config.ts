@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'tests',
   globalSetup: './makeTemplate.ts',
   workers: 2,
-  timeout: 90_000,
+  timeout: 240_000,
   expect: { timeout: 20_000 },
   reporter: 'list',
   use: { ...chromium, trace: 'retain-on-failure' },

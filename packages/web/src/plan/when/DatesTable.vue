@@ -67,7 +67,16 @@ function why(date: PreviewDate): string {
 </script>
 
 <template>
-  <div class="table" role="grid" aria-label="Dates, old and new" :aria-rowcount="dates.length + 1">
+  <div
+    ref="scroller"
+    class="table"
+    role="grid"
+    tabindex="0"
+    aria-label="Dates, old and new, doubts first"
+    :aria-rowcount="dates.length + 1"
+    :aria-activedescendant="dates.length > 0 ? rowId(focused) : undefined"
+    @keydown="pressed"
+  >
     <div class="row head" role="row">
       <span role="columnheader">thing</span>
       <span role="columnheader">role</span>
@@ -75,74 +84,64 @@ function why(date: PreviewDate): string {
       <span role="columnheader">{{ movable ? 'will be' : 'is' }}</span>
       <span role="columnheader">{{ movable ? 'why' : '' }}</span>
     </div>
-    <div
-      ref="scroller"
-      class="scroller"
-      role="rowgroup"
-      tabindex="0"
-      aria-label="Dates, doubts first"
-      :aria-activedescendant="rowId(focused)"
-      @keydown="pressed"
-    >
-      <div class="all" :style="{ height: `${height}px` }" role="presentation">
-        <div
-          v-for="{ index, start } in inSight"
-          :id="rowId(index)"
-          :key="dates[index]!.id"
-          class="row"
-          :class="{ focused: index === focused }"
-          :style="{ transform: `translateY(${start}px)` }"
-          role="row"
-          :aria-selected="index === focused"
-          @click="focused = index"
-          @dblclick="((focused = index), edit())"
-        >
-          <span class="title" role="gridcell">{{ dates[index]!.title }}</span>
-          <span class="quiet" role="gridcell">{{ ROLE_WORDS[dates[index]!.role] }}</span>
-          <span class="quiet" role="gridcell">{{ momentWords(dates[index]!.from) }}</span>
-          <span role="gridcell" class="new">
-            <ElDatePicker
-              v-if="editing === dates[index]!.id"
-              ref="picker"
-              v-model="edited"
-              type="datetime"
-              size="small"
-              format="YYYY-MM-DD HH:mm"
-              value-format="YYYY-MM-DDTHH:mm"
-              :clearable="false"
-              :prefix-icon="''"
-              popper-class="small-picker"
-              placement="top-start"
-              class="picker"
-              :aria-label="`New date of ${dates[index]!.title}`"
-              @change="(at: string | null) => set(dates[index]!.id, at)"
-              @keydown.esc.stop="close"
-              @blur="editing = null"
-            />
-            <template v-else>
-              <span v-if="dates[index]!.rule === 'byHand'" class="hand" title="set by hand"></span>
-              <span :class="doubtful.has(dates[index]!.id) ? 'doubtful' : 'moved'">{{
-                dates[index]!.to ? momentWords(dates[index]!.to!) : 'no date'
-              }}</span>
-            </template>
-          </span>
-          <span class="why" role="gridcell">
-            <span class="told" :title="why(dates[index]!)">{{ why(dates[index]!) }}</span>
-            <button
-              v-if="dates[index]!.rule === 'byHand' && movable"
-              class="plain-link"
-              @click.stop="emit('back', dates[index]!.id)"
-            >
-              back to the rule
-            </button>
-            <button v-else-if="index === focused && movable && editing === null" class="plain-link" @click.stop="edit">
-              set by hand
-            </button>
-          </span>
-        </div>
+    <div class="all" :style="{ height: `${height}px` }" role="presentation">
+      <div
+        v-for="{ index, start } in inSight"
+        :id="rowId(index)"
+        :key="dates[index]!.id"
+        class="row"
+        :class="{ focused: index === focused }"
+        :style="{ transform: `translateY(${start}px)` }"
+        role="row"
+        :aria-selected="index === focused"
+        @click="focused = index"
+        @dblclick="((focused = index), edit())"
+      >
+        <span class="title" role="gridcell">{{ dates[index]!.title }}</span>
+        <span class="quiet" role="gridcell">{{ ROLE_WORDS[dates[index]!.role] }}</span>
+        <span class="quiet" role="gridcell">{{ momentWords(dates[index]!.from) }}</span>
+        <span role="gridcell" class="new">
+          <ElDatePicker
+            v-if="editing === dates[index]!.id"
+            ref="picker"
+            v-model="edited"
+            type="datetime"
+            size="small"
+            format="YYYY-MM-DD HH:mm"
+            value-format="YYYY-MM-DDTHH:mm"
+            :clearable="false"
+            :prefix-icon="''"
+            popper-class="small-picker"
+            placement="top-start"
+            class="picker"
+            :aria-label="`New date of ${dates[index]!.title}`"
+            @change="(at: string | null) => set(dates[index]!.id, at)"
+            @keydown.esc.stop="close"
+            @blur="editing = null"
+          />
+          <template v-else>
+            <span v-if="dates[index]!.rule === 'byHand'" class="hand" title="set by hand"></span>
+            <span :class="doubtful.has(dates[index]!.id) ? 'doubtful' : 'moved'">{{
+              dates[index]!.to ? momentWords(dates[index]!.to!) : 'no date'
+            }}</span>
+          </template>
+        </span>
+        <span class="why" role="gridcell">
+          <span class="told" :title="why(dates[index]!)">{{ why(dates[index]!) }}</span>
+          <button
+            v-if="dates[index]!.rule === 'byHand' && movable"
+            class="plain-link"
+            @click.stop="emit('back', dates[index]!.id)"
+          >
+            back to the rule
+          </button>
+          <button v-else-if="index === focused && movable && editing === null" class="plain-link" @click.stop="edit">
+            set by hand
+          </button>
+        </span>
       </div>
-      <p v-if="dates.length === 0" class="quiet none">No dates here.</p>
     </div>
+    <p v-if="dates.length === 0" class="quiet none">No dates here.</p>
   </div>
 </template>
 
@@ -150,9 +149,8 @@ function why(date: PreviewDate): string {
 .table {
   flex: 1;
   min-height: 0;
-  display: flex;
-  flex-direction: column;
-  padding: 0 var(--margin);
+  margin: 0 var(--margin);
+  overflow: hidden auto;
 }
 
 .row {
@@ -167,17 +165,14 @@ function why(date: PreviewDate): string {
 }
 
 .row.head {
-  flex: none;
+  position: sticky;
+  z-index: 1;
+  top: 0;
   border: 0;
+  background: var(--paper);
   height: 26px;
   font-size: 12.5px;
   color: var(--quiet);
-}
-
-.scroller {
-  flex: 1;
-  min-height: 0;
-  overflow: hidden auto;
 }
 
 .all {
@@ -195,11 +190,11 @@ function why(date: PreviewDate): string {
   background: var(--row-focus);
 }
 
-.scroller:focus-visible {
+.table:focus-visible {
   outline: none;
 }
 
-.scroller:focus-visible .row.focused {
+.table:focus-visible .row.focused {
   outline: 2px solid var(--indigo);
   outline-offset: -2px;
 }

@@ -1,0 +1,74 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from '@jest/globals';
+import { validator } from '@yarin/formats';
+import { retimedSchema } from '@yarin/core/schemas';
+
+const project = fileURLToPath(new URL('../../..', import.meta.url));
+const folder = mkdtempSync(join(tmpdir(), 'yarin-cli-'));
+const EXAMPLE = 'docs/formats/retime-job.example.json';
+
+const yarin = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--conditions=development', '--import', 'tsx', 'packages/cli/src/main.ts', ...args],
+    { cwd: project, encoding: 'utf8', env: { ...process.env, NODE_OPTIONS: '' } },
+  );
+  return { status, stdout, stderr };
+};
+const file = (name: string, text: string): string => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+
+describe('yarin retime', () => {
+  it('prints the new dates of the example in input order, in the documented shape', () => {
+    const { status, stdout, stderr } = yarin('retime', EXAMPLE);
+    expect([status, stderr]).toEqual([0, '']);
+    const printed = JSON.parse(stdout);
+    expect(validator(retimedSchema)(printed).ok).toBe(true);
+    expect(printed.moments.map(({ id, to }: { id: string; to: string }) => [id, to])).toEqual([
+      ['essay', '2027-01-12T23:59'],
+      ['prep', '2027-01-21T14:00'],
+      ['lab-6', '2027-02-19T23:59'],
+      ['draft', '2027-03-07T23:59'],
+      ['exam', '2027-05-05T09:00'],
+    ]);
+  });
+  it('prints an array for several jobs', () => {
+    expect(JSON.parse(yarin('retime', EXAMPLE, EXAMPLE).stdout)).toHaveLength(2);
+  });
+  it('refuses what is not JSON, what breaks the schema and what can’t be dated: exit code 1, nothing printed', () => {
+    const job = JSON.parse(readFileSync(join(project, EXAMPLE), 'utf8'));
+    const cases: [string, string, string][] = [
+      [file('a.json', '{"source":'), 'notJson', ''],
+      [
+        file('b.json', JSON.stringify({ ...job, moments: [{ id: 'x', role: 'dew', at: '2026-01-12T23:59' }] })),
+        'notAllowed',
+        '/moments/0/role',
+      ],
+      [
+        file('c.json', JSON.stringify({ ...job, moments: [{ id: 'x', role: 'due', at: '2026-02-30T23:59' }] })),
+        'noSuchDate',
+        '/moments/0/at',
+      ],
+      [join(folder, 'missing.json'), 'noSuchFile', ''],
+    ];
+    for (const [path, code, where] of cases) {
+      const { status, stdout, stderr } = yarin('retime', path);
+      expect([status, stdout]).toEqual([1, '']);
+      expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
+    }
+  });
+  it('answers a wrong call with a usage line and exit code 2', () => {
+    for (const args of [[], ['retime'], ['guess', EXAMPLE]]) {
+      const { status, stdout, stderr } = yarin(...args);
+      expect([status, stdout]).toEqual([2, '']);
+      expect(stderr).toMatch(/^usage: yarin /);
+    }
+  });
+});

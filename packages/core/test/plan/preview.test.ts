@@ -1,0 +1,236 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { findFindings } from '../../src/choose/findFindings.js';
+import { contentHash } from '../../src/course/contentHash.js';
+import { outlineOf } from '../../src/course/outline.js';
+import type { Snapshot } from '../../src/course/snapshot.js';
+import { arrange } from '../../src/plan/arrange.js';
+import type { LineageEntry } from '../../src/plan/match.js';
+import { isWritten, previewPlan, type Preview } from '../../src/plan/preview.js';
+import { workOut } from '../../src/plan/workOut.js';
+import type { Decisions } from '../../src/schemas/choices.js';
+import type { Course } from '../../src/schemas/course.js';
+import { asSnapshot, due, item, newShell, oldCourse, stock, unit } from '../builders.js';
+
+const NOTHING: Decisions = { choices: {}, byHand: {}, settled: {} };
+const preview = (
+  source: Course,
+  shell: Course,
+  decisions: Partial<Decisions> = {},
+  lineage: LineageEntry[] = [],
+): Preview => {
+  const result = previewPlan({
+    source: asSnapshot(source),
+    shell: asSnapshot(shell),
+    findings: findFindings(source, shell),
+    decisions: { ...NOTHING, ...decisions },
+    policy: { weekdays: { 1: 2, 3: 4 } },
+    lineage,
+  });
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.value;
+};
+const verbs = ({ lines }: Preview): Record<string, string> =>
+  Object.fromEntries(lines.map(({ item: id, to, verb }) => [id ?? `(${to})`, verb]));
+
+/** The shell as a run would leave it, with the lineage that it would note. */
+function landed(
+  source: Course,
+  shell: Course,
+  { items, lines }: Preview,
+): { snapshot: Snapshot; lineage: LineageEntry[] } {
+  const sources = new Map(asSnapshot(source).items.map((each) => [each.id, each]));
+  const now = items.map((each) => ({
+    ...each,
+    contentHash: contentHash(each, each.bodyHash),
+    editedAt: each.editedAt ?? '2026-11-24T09:00',
+  }));
+  const lineage = lines.filter(isWritten).map(({ item: from, to }): LineageEntry => ({
+    item: to!,
+    sourceCourse: source.course.id,
+    sourceItem: from!,
+    sourceHash: sources.get(from!)!.contentHash,
+    landedHash: now.find(({ id }) => id === to)!.contentHash,
+  }));
+  return { snapshot: { ...asSnapshot(shell), items: now }, lineage };
+}
+
+const LAB = item('assignment', 'lab', {
+  title: 'Lab 3',
+  points: 20,
+  body: '<p>Count</p>',
+  moments: due('lab', '2026-02-09T23:59'),
+  links: [{ type: 'gradedIn', to: 'line' }],
+});
+const COURSE = oldCourse(
+  ...unit('u3', item('page', 'riffle', { body: '<p>Riffles</p>' }), LAB),
+  item('lineItem', 'line', { points: 20 }),
+  item('announcement', 'snow', { body: '<p>Closed today.</p>' }),
+);
+
+describe('verbs', () => {
+  it('what nothing answers to is added, what a finding leaves stays', () => {
+    expect(verbs(preview(COURSE, newShell()))).toEqual({
+      u3: 'add',
+      riffle: 'add',
+      lab: 'add',
+      line: 'add',
+      snow: 'leave',
+    });
+  });
+  it('stock gives way, a person’s own of the same name asks, what else is there stays', () => {
+    const shell = newShell(
+      stock('unit', 's1', { title: 'U3' }),
+      item('page', 's2', { title: 'Riffle!', body: '<p>Mine</p>' }),
+      item('page', 's3', { title: 'Library', body: '<p>8 to 20</p>' }),
+    );
+    expect(verbs(preview(COURSE, shell))).toMatchObject({ u3: 'join', riffle: 'ask', lab: 'add', '(s3)': 'here' });
+  });
+  it('equal content is the same, whatever its place', () => {
+    const shell = newShell(item('page', 's', { title: 'riffle', body: '<p>Riffles</p>', position: 9 }));
+    expect(verbs(preview(COURSE, shell))).toMatchObject({ riffle: 'same' });
+  });
+  it('is compared three ways once it was brought', () => {
+    const { snapshot, lineage } = landed(COURSE, newShell(), preview(COURSE, newShell()));
+    const result = (source: Course, shell: Snapshot): Record<string, string> => {
+      const worked = workOut({ source: asSnapshot(source), shell, findings: [], decisions: NOTHING, lineage });
+      if (!worked.ok) throw new Error('calendar');
+      return verbs(worked.value.preview);
+    };
+    const edit = (shell: Snapshot): Snapshot => ({
+      ...shell,
+      items: shell.items.map((each) => (each.id === 'riffle' ? { ...each, contentHash: 'edited' } : each)),
+    });
+    const changed: Course = {
+      ...COURSE,
+      items: COURSE.items.map((each) => (each.id === 'riffle' ? { ...each, body: '<p>More riffles</p>' } : each)),
+    };
+    expect(result(COURSE, snapshot).riffle).toBe('same');
+    expect(result(changed, snapshot).riffle).toBe('update');
+    expect(result(COURSE, edit(snapshot)).riffle).toBe('keep');
+    expect(result(changed, edit(snapshot)).riffle).toBe('ask');
+    expect(result(COURSE, { ...snapshot, items: snapshot.items.filter(({ id }) => id !== 'riffle') }).riffle).toBe(
+      'keep',
+    );
+    expect(result({ ...COURSE, items: COURSE.items.filter(({ id }) => id !== 'riffle') }, snapshot).riffle).toBe(
+      'gone',
+    );
+  });
+});
+
+describe('the new course as it will stand', () => {
+  it('has every date on the new calendar, and links to what is there', () => {
+    const shell = newShell(stock('lineItem', 'stock-line', { title: 'line' }));
+    const { items, dates } = preview(COURSE, shell);
+    const lab = items.find(({ id }) => id === 'lab')!;
+    expect(lab.moments).toEqual([{ id: 'lab-due', role: 'due', at: '2027-02-09T23:59' }]);
+    expect(lab.links).toEqual([{ type: 'gradedIn', to: 'stock-line' }]);
+    expect(dates).toMatchObject([{ title: 'Lab 3', graded: true, from: '2026-02-09T23:59' }]);
+  });
+  it('keeps the order and the nesting of the old one', () => {
+    const rows = outlineOf(preview(COURSE, newShell()).items).flatMap((row) =>
+      row.row === 'item' ? [`${'  '.repeat(row.depth)}${row.item.title}`] : [],
+    );
+    expect(rows).toEqual(['u3', '  riffle', '  Lab 3', '  line']);
+  });
+  it('lands a thing whose date was cleared as a draft, and hidden ones hidden', () => {
+    const hidden = { ...COURSE, marks: [{ item: 'riffle', mark: 'hidden' as const }] };
+    const result = previewPlan({
+      source: asSnapshot(hidden),
+      shell: asSnapshot(newShell()),
+      findings: [],
+      decisions: NOTHING,
+      policy: { rule: 'clear' },
+      lineage: [],
+    });
+    const state = (id: string) => result.ok && result.value.items.find((each) => each.id === id)!.state;
+    expect([state('lab'), state('riffle'), state('u3')]).toEqual(['draft', 'hidden', 'open']);
+  });
+  it('keeps the place of outside work: title, points, category and dates, without the link and the text', () => {
+    const tool = item('toolLink', 't', { details: { outsideCourseId: '1' } });
+    const held = oldCourse(
+      tool,
+      {
+        ...LAB,
+        links: [
+          { type: 'launches', to: 't' },
+          { type: 'gradedIn', to: 'line' },
+        ],
+      },
+      item('lineItem', 'line'),
+    );
+    const place = preview(held, newShell()).items.find(({ id }) => id === 'lab')!;
+    expect(place).toMatchObject({
+      state: 'draft',
+      points: 20,
+      links: [{ type: 'gradedIn', to: 'line' }],
+      moments: [{ at: '2027-02-09T23:59' }],
+    });
+    expect(place.bodyHash).toBeUndefined();
+  });
+  it('says what will be left over, the worst first', () => {
+    const source = oldCourse(
+      ...COURSE.items,
+      item('gradeCategory', 'c', { details: { weight: 60 } }),
+      item('assignment', 'w', { details: { originalityCheck: true } }),
+    );
+    expect(preview(source, newShell()).looseEnds.map(({ code, severity }) => [code, severity])).toEqual([
+      ['weights', 'breaks'],
+      ['originalityCheck', 'wrong'],
+      ['notOpen', 'untidy'],
+    ]);
+  });
+});
+
+describe('twice is once', () => {
+  it('a plan run again after its run has nothing to write', () => {
+    fc.assert(
+      fc.property(fc.subarray(COURSE.items.map(({ id }) => id)), (left) => {
+        const decisions = { choices: { items: Object.fromEntries(left.map((id) => [id, 'leave' as const])) } };
+        const first = preview(COURSE, newShell(stock('page', 's', { title: 'Riffle' })), decisions);
+        const { snapshot, lineage } = landed(COURSE, newShell(), first);
+        const again = workOut({
+          source: asSnapshot(COURSE),
+          shell: snapshot,
+          findings: findFindings(COURSE, newShell()),
+          decisions: { ...NOTHING, ...decisions },
+          lineage,
+        });
+        expect(again.ok && again.value.preview.toWrite).toBe(0);
+      }),
+    );
+  });
+});
+
+describe('places among what stands there', () => {
+  const standing = [
+    { id: 'x', position: 1 },
+    { id: 'y', position: 2 },
+  ];
+  const order = (incoming: string[]): string[] =>
+    [...standing.map(({ id, position }) => [id, position] as const), ...arrange(standing, incoming)]
+      .sort((a, b) => a[1] - b[1])
+      .map(([id]) => id);
+  it.each([
+    [
+      ['a', 'b'],
+      ['x', 'y', 'a', 'b'],
+    ],
+    [
+      ['a', 'x', 'b'],
+      ['a', 'x', 'b', 'y'],
+    ],
+    [
+      ['a', 'y', 'b'],
+      ['x', 'a', 'y', 'b'],
+    ],
+    [
+      ['x', 'a', 'y', 'b'],
+      ['x', 'a', 'y', 'b'],
+    ],
+    [
+      ['y', 'a', 'x', 'b'],
+      ['x', 'y', 'a', 'b'],
+    ],
+  ])('%j among x, y gives %j', (incoming, expected) => expect(order(incoming)).toEqual(expected));
+});

@@ -1,0 +1,120 @@
+import { describe, expect, it } from '@jest/globals';
+import { readCourse } from '../src/readCourse.js';
+import { readJson } from '../src/readJson.js';
+import { readRoster } from '../src/readRoster.js';
+import { readTable } from '../src/readTable.js';
+
+const calendar = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
+const course = (items: object[], more: object = {}): string =>
+  JSON.stringify({
+    course: { id: 'c', code: 'ECO', number: '214', section: '02', title: 'Freshwater Ecology', term: 'Spring 2027' },
+    calendar,
+    items,
+    ...more,
+  });
+const problemsOf = (text: string): [string, string][] => {
+  const result = readCourse(text);
+  return result.ok ? [] : result.problems.map(({ code, where }) => [code, where]);
+};
+
+describe('a course as JSON', () => {
+  it('is read', () => {
+    const result = readCourse(
+      course([
+        { id: 'p', kind: 'page', title: 'Riffles', moments: [{ id: 'm', role: 'due', at: '2027-02-09T23:59' }] },
+      ]),
+    );
+    expect(result.ok && result.value.items[0]!.title).toBe('Riffles');
+  });
+  it.each([
+    ['not JSON', '{"course":', [['notJson', '']]],
+    ['an unknown kind', course([{ id: 'p', kind: 'poem', title: 'x' }]), [['notAllowed', '/items/0/kind']]],
+    ['a thing without a title', course([{ id: 'p', kind: 'page' }]), [['missing', '/items/0/title']]],
+    [
+      'points below zero',
+      course([{ id: 'p', kind: 'quiz', title: 'x', points: -1 }]),
+      [['minimum', '/items/0/points']],
+    ],
+    [
+      'an id twice',
+      course([
+        { id: 'p', kind: 'page', title: 'a' },
+        { id: 'p', kind: 'page', title: 'b' },
+      ]),
+      [['idTwice', '/items/1/id']],
+    ],
+    [
+      'a date that does not exist',
+      course([{ id: 'p', kind: 'page', title: 'a', moments: [{ id: 'm', role: 'due', at: '2027-02-30T10:00' }] }]),
+      [['noSuchDate', '/items/0/moments/0/at']],
+    ],
+    [
+      'a parent that is not there',
+      course([{ id: 'p', kind: 'page', title: 'a', parent: 'u' }]),
+      [['noSuchParent', '/items/0/parent']],
+    ],
+    [
+      'a reversed term',
+      course([], { calendar: { ...calendar, lastDay: '2026-01-01' } }),
+      [['reversedTerm', '/calendar/lastDay']],
+    ],
+  ])('%s is told with its place', (_name, text, expected) => expect(problemsOf(text)).toEqual(expected));
+  it('says what would be right', () => {
+    const result = readCourse(
+      course([{ id: 'p', kind: 'page', title: 'a', moments: [{ id: 'm', role: 'due', at: '9 Feb' }] }]),
+    );
+    expect(!result.ok && result.problems[0]!.message).toContain('A moment, YYYY-MM-DDTHH:mm');
+  });
+});
+
+describe('JSON and tables', () => {
+  it('a byte order mark does no harm', () => {
+    expect(readJson('\uFEFF{"a":1}')).toEqual({ ok: true, value: { a: 1 } });
+    expect(readTable('\uFEFFa,b\n1,"x, y"\n\n3,4\n')).toEqual([
+      { line: 2, cells: { a: '1', b: 'x, y' } },
+      { line: 3, cells: { a: '3', b: '4' } },
+    ]);
+  });
+});
+
+describe('a roster', () => {
+  const files = {
+    academicSessions:
+      'sourcedId,status,title,startDate,endDate\nt1,active,Spring 2027,2027-01-11,2027-05-07\nt2,active,Broken,2027-05-07,2027-01-11\n',
+    courses: 'sourcedId,title,courseCode\nc1,Freshwater Ecology,ECO 214\n',
+    classes:
+      'sourcedId,status,title,courseSourcedId,classCode,location,termSourcedIds\nk1,active,,c1,ECO 214-02,Haskell 120,t1\nk2,active,,none,X,,t1\nk3,tobedeleted,,c1,ECO 214-03,,t1\n',
+    users:
+      'sourcedId,role,givenName,familyName,email\np1,teacher,Ines,Marant,i@m.example\np2,aide,Jo,Lindqvist,\ns1,student,Aino,Arden,\n',
+    enrollments: 'classSourcedId,userSourcedId,role\nk1,p1,teacher\nk1,p2,aide\nk1,s1,student\nk9,p1,teacher\n',
+  };
+  const roster = readRoster(files);
+  it('gives terms, classes and who teaches them', () => {
+    expect(roster.classes).toEqual([
+      {
+        id: 'k1',
+        code: 'ECO',
+        number: '214',
+        section: '02',
+        title: 'Freshwater Ecology',
+        termId: 't1',
+        room: 'Haskell 120',
+      },
+    ]);
+    expect(roster.teaching).toEqual([
+      { classId: 'k1', personId: 'p1', role: 'instructor' },
+      { classId: 'k1', personId: 'p2', role: 'assistant' },
+    ]);
+  });
+  it('drops learners and counts them', () => {
+    expect(roster.people.map(({ id }) => id)).toEqual(['p1', 'p2']);
+    expect(roster.learnersDropped).toEqual({ people: 1, enrolments: 1 });
+  });
+  it('keeps the good rows and tells the bad ones by line', () => {
+    expect(roster.problems.map(({ where, code }) => [where, code])).toEqual([
+      ['/academicSessions.csv/3', 'noSuchDate'],
+      ['/classes.csv/3', 'noSuchCourse'],
+      ['/enrollments.csv/5', 'noSuchClass'],
+    ]);
+  });
+});

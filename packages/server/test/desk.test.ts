@@ -1,0 +1,81 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { DeskView, PlanView } from '@yarin/core';
+import { momentWords } from '@yarin/core';
+import { runPlan, startServer, type TestServer } from './testServer.js';
+
+describe('the Desk of Ines Marant on 24 November 2026', () => {
+  let server: TestServer;
+  let agent: Awaited<ReturnType<TestServer['as']>>;
+  let desk: DeskView;
+  beforeAll(async () => {
+    server = await startServer({ demo: true });
+    agent = await server.as('p-marant');
+    desk = (await agent.get('/api/desk').expect(200)).body;
+  });
+  afterAll(() => server.close());
+
+  it('shows her five shells of Spring 2027, each with its predecessor', () => {
+    expect(desk.term).toEqual({ name: 'Spring 2027', firstDay: '2027-01-11' });
+    expect(desk.shells.map(({ shell, candidates }) => `${shell.id} ← ${candidates[0]!.course.id}`)).toEqual([
+      'apc120-s27-01 ← apc120-dev',
+      'eco214-s27-02 ← eco214-s26-01',
+      'eco214-s27-03 ← eco214-s26-01',
+      'geo305-s27-01 ← geo305-f26-01',
+      'prn110-s27-01 ← prn110-f25-01',
+    ]);
+  });
+  it('has each plan worked out, and her notes to this term', () => {
+    expect(desk.shells[1]!.sentence).toEqual({ come: 208, of: 236, dates: 134, doubts: 4, leftOver: 4, toWrite: 210 });
+    expect(desk.notes.map(({ note }) => note)).toEqual([
+      'Split in two; nobody finished.',
+      'Ask the harbour for a later tide slot.',
+    ]);
+  });
+  it('finds courses by code, number, section, title and term, forgiving spaces and signs', async () => {
+    const find = async (words: string): Promise<string[]> =>
+      (await agent.get('/api/courses').query({ find: words })).body.courses.map(({ id }: { id: string }) => id);
+    const eco = ['eco214-s27-02', 'eco214-s27-03', 'eco214-s26-01'];
+    expect(await find('eco214')).toEqual(eco);
+    expect(await find('ECO_214-01')).toEqual(['eco214-s26-01']);
+    expect(await find('freshwater spring2027')).toEqual(eco.slice(0, 2));
+    expect(await find('relief ana')).toEqual([]);
+    expect(await find('   ')).toEqual([]);
+  });
+
+  describe('a dozen dates of ECO 214, read off two wall calendars', () => {
+    const ROWS: [moment: string, was: string, willBe: string][] = [
+      ['a1-posts', 'Thu 8 Jan 12:00', 'Thu 7 Jan 12:00'],
+      ['lab1-opens', 'Mon 12 Jan 08:00', 'Tue 12 Jan 08:00'],
+      ['q1-due', 'Wed 14 Jan 23:59', 'Thu 14 Jan 23:59'],
+      ['q-safety-due', 'Wed 21 Jan 10:00', 'Thu 21 Jan 14:00'],
+      ['lab3-due', 'Mon 2 Feb 23:59', 'Tue 2 Feb 23:59'],
+      ['lab6-due', 'Wed 18 Feb 23:59', 'Fri 19 Feb 23:59'],
+      ['thermo-due', 'Mon 2 Mar 23:59', 'Tue 2 Mar 23:59'],
+      ['journal-draft', 'Sun 15 Mar 23:59', 'Sun 7 Mar 23:59'],
+      ['q6-due', 'Wed 18 Mar 23:59', 'Thu 11 Mar 23:59'],
+      ['bench9-s', 'Tue 17 Mar 09:00', 'Wed 10 Mar 09:00'],
+      ['proposal-due', 'Wed 25 Mar 10:00', 'Thu 25 Mar 14:00'],
+      ['poster-due', 'Tue 28 Apr 18:00', 'Wed 28 Apr 18:00'],
+      ['journal-due', 'Fri 1 May 23:59', 'Fri 30 Apr 23:59'],
+      ['exam-due', 'Wed 6 May 11:00', 'Wed 5 May 11:00'],
+    ];
+    it('stand in the new course after the run', async () => {
+      const { body: plan } = await agent
+        .post('/api/plans')
+        .send({ source: 'eco214-s26-01', destination: 'eco214-s27-02' });
+      await runPlan(agent, plan.id);
+      const view: PlanView = (await agent.get(`/api/plans/${plan.id}`)).body;
+      const at = (items: PlanView['source']['items'], id: string): string =>
+        momentWords(
+          items.flatMap(({ moments = [] }) => moments).find((moment) => moment.id === `eco214-s26-01.${id}`)!.at,
+        );
+      expect(ROWS.map(([id]) => [id, at(view.source.items, id), at(view.shell.items, id)])).toEqual(ROWS);
+    });
+    it('and the Desk says it is done, and that the other section was brought from the same', async () => {
+      const after: DeskView = (await agent.get('/api/desk')).body;
+      expect(after.shells[1]!.done).toMatchObject({ by: 'Ines Marant', at: '2026-11-24T09:00', things: 210 });
+      expect(after.shells[2]!.candidates[0]!.for).toContain('usedBefore');
+      expect(after.lately).toHaveLength(1);
+    });
+  });
+});

@@ -1,0 +1,97 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { startServer, type TestServer } from './testServer.js';
+
+const calendar = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
+const courseWith = (id: string, things: number) => ({
+  termId: 't',
+  staff: [],
+  course: {
+    course: { id, code: 'TST', number: '1', section: '01', title: 'Test', term: 'Spring 2027' },
+    calendar,
+    items: Array.from({ length: things }, (_, index) => ({
+      id: `i${index}`,
+      kind: 'page' as const,
+      title: `Page ${index}`,
+    })),
+  },
+});
+
+describe('one writer', () => {
+  let server: TestServer;
+  beforeAll(async () => {
+    server = await startServer({ demo: false });
+    await server.writer.run('addTerms', [{ id: 't', name: 'Spring 2027', calendar }]);
+  });
+  afterAll(() => server.close());
+
+  it('runs fifty commands at once: those that fail leave nothing, those that succeed leave all', async () => {
+    // Every fifth brings a course whose id another of the fifty took, and fails in its last statement.
+    const commands = Array.from({ length: 50 }, (_, index) =>
+      courseWith(index % 5 === 4 ? `c${index - 1}` : `c${index}`, 40),
+    );
+    const results = await Promise.allSettled(commands.map((input) => server.writer.run('addCourse', input)));
+    expect(results.filter(({ status }) => status === 'rejected')).toHaveLength(10);
+    const [{ courses }] = await server.reading.query('SELECT count(*) AS courses FROM course');
+    const [{ things }] = await server.reading.query('SELECT count(*) AS things FROM item');
+    expect([courses, things]).toEqual([40, 1600]);
+  });
+
+  it('leaves nothing of a command that fails half way', async () => {
+    const half = courseWith('half', 3);
+    half.course.items.push({ id: 'i0', kind: 'page', title: 'The same id again' });
+    await expect(server.writer.run('addCourse', half)).rejects.toThrow('UNIQUE');
+    const [{ rows }] = await server.reading.query(
+      "SELECT (SELECT count(*) FROM course WHERE id = 'half') + (SELECT count(*) FROM item WHERE course_id = 'half') AS rows",
+    );
+    expect(rows).toBe(0);
+  });
+
+  it('lets others read while it writes', async () => {
+    let isWritten = false;
+    const writing = server.writer.run('addCourse', courseWith('large', 4000)).then(() => (isWritten = true));
+    const [{ rows }] = await server.reading.query("SELECT count(*) AS rows FROM item WHERE course_id = 'large'");
+    expect([rows, isWritten]).toEqual([0, false]);
+    await writing;
+    const [{ rows: after }] = await server.reading.query("SELECT count(*) AS rows FROM item WHERE course_id = 'large'");
+    expect(after).toBe(4000);
+  });
+
+  it('reads can’t write', async () => {
+    await expect(server.reading.query("DELETE FROM item WHERE course_id = 'large'")).rejects.toThrow('readonly');
+  });
+});
+
+describe('the tables', () => {
+  it('that the migrations make are those that the entities describe', async () => {
+    const server = await startServer({ demo: false });
+    try {
+      const { upQueries } = await server.reading.driver.createSchemaBuilder().log();
+      expect(upQueries.map(({ query }) => query)).toEqual([]);
+    } finally {
+      await server.close();
+    }
+  });
+});
+
+describe('two people who press at once on one shell', () => {
+  it('make one run, and the second is told', async () => {
+    const server = await startServer({ demo: true });
+    try {
+      const [ines, admin] = [await server.as('p-marant'), await server.as('p-rhee')];
+      const { body: plan } = await ines
+        .post('/api/plans')
+        .send({ source: 'eco214-s26-01', destination: 'eco214-s27-03' });
+      const [first, second] = await Promise.all([
+        ines.post(`/api/plans/${plan.id}/runs`),
+        admin.post(`/api/plans/${plan.id}/runs`),
+      ]);
+      expect([first.body.joined, second.body.joined].sort()).toEqual([false, true]);
+      expect(first.body.id).toBe(second.body.id);
+      await ines.get(`/api/plans/${plan.id}/runs/${first.body.id}/events`).expect(200);
+      const [{ runs }] = await server.reading.query('SELECT count(*) AS runs FROM run');
+      expect(runs).toBe(1);
+    } finally {
+      await server.close();
+    }
+  });
+});
