@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url';
+
 const transform = {
   '^.+\\.ts$': [
     '@swc/jest',
@@ -13,6 +15,8 @@ const transform = {
   ],
 };
 
+const source = (path) => fileURLToPath(new URL(`packages/${path}`, import.meta.url));
+
 const project = (name) => ({
   displayName: name,
   rootDir: `packages/${name}`,
@@ -22,9 +26,9 @@ const project = (name) => ({
   transform,
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': '$1',
-    '^@yarin/core$': '<rootDir>/../core/src/index.ts',
-    '^@yarin/core/schemas$': '<rootDir>/../core/src/schemas/index.ts',
-    '^@yarin/formats$': '<rootDir>/../formats/src/index.ts',
+    '^@yarin/core$': source('core/src/index.ts'),
+    '^@yarin/core/schemas$': source('core/src/schemas/index.ts'),
+    '^@yarin/formats$': source('formats/src/index.ts'),
   },
 });
 

@@ -44,6 +44,7 @@ export function startApp(dataFolder: string): Promise<RunningApp> {
 
 /** Each test has Yarin to itself, on a copy of the demo institution. */
 export const test = base.extend<{ app: RunningApp }>({
+  // eslint-disable-next-line no-empty-pattern -- the fixture needs nothing, and the runner wants a pattern here
   app: async ({}, use) => {
     const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-e2e-'));
     cpSync(TEMPLATE, dataFolder, { recursive: true });

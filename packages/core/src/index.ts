@@ -20,9 +20,11 @@ export type { Finding, FindingName } from './choose/finding.js';
 export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
 export { FINDING_WORDS, findFindings } from './choose/findFindings.js';
 export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
-export { workOut, type WorkedOut } from './plan/workOut.js';
+export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
+export { reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
 export {
+  isGraded,
   isWritten,
   previewPlan,
   type PlanInput,

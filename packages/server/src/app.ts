@@ -70,7 +70,7 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   api.use(deskRoutes(server, grounds));
   api.use(courseRoutes(server));
   api.use(planRoutes(server, grounds));
-  api.use(runRoutes(server, jobs));
+  api.use(runRoutes(server, grounds, jobs));
   api.use(nothingThere);
   app.use('/api', api);
 

@@ -3,7 +3,6 @@ import { mkdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { Course, Item } from '@yarin/core';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import type { DataSource } from 'typeorm';
@@ -13,7 +12,7 @@ import { openForReading } from '../src/database/driver.js';
 import { loadDemo } from '../src/demo/loadDemo.js';
 import { Writer } from '../src/writer/writer.js';
 
-export const NOW = '2026-11-24T09:00';
+const NOW = '2026-11-24T09:00';
 
 export interface TestServer {
   readonly dataFolder: string;
@@ -84,13 +83,3 @@ export async function runPlan(
     .map((line) => JSON.parse(line.replace('data: ', '')));
   return { id: body.id, last: states[states.length - 1] };
 }
-
-export const aCourse = (
-  id: string,
-  term: { readonly name: string; readonly firstDay: string; readonly lastDay: string },
-  items: Item[],
-): Course => ({
-  course: { id, code: 'TST', number: '100', section: '01', title: 'A test course', term: term.name },
-  calendar: { name: term.name, firstDay: term.firstDay, lastDay: term.lastDay, timeZone: 'America/Chicago' },
-  items,
-});

@@ -59,7 +59,11 @@ interface Own {
 export function choose({ source, findings, choices, isMet }: ChooseInput): ReadonlyMap<string, Decision> {
   const items = new Map(source.items.map((item) => [item.id, item]));
   const byItem = new Map<string, Finding[]>();
-  for (const finding of findings) byItem.set(finding.item, [...(byItem.get(finding.item) ?? []), finding]);
+  for (const finding of findings) {
+    const known = byItem.get(finding.item);
+    if (known === undefined) byItem.set(finding.item, [finding]);
+    else known.push(finding);
+  }
   const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
 
   const decisions = new Map<string, Decision>();

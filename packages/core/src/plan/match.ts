@@ -60,6 +60,7 @@ export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonl
   };
   const byContent = unmatched(({ contentHash }) => contentHash);
   for (const item of source.items) {
+    if (byContent.size === 0) break;
     if (byItem.has(item.id)) continue;
     const there = take(byContent, item.contentHash);
     if (there !== undefined) byItem.set(item.id, { verb: 'same', to: there.id });
@@ -69,7 +70,7 @@ export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonl
   const byTitle = unmatched(titleKey);
   for (const item of source.items) {
     if (byItem.has(item.id)) continue;
-    const there = take(byTitle, titleKey(item));
+    const there = byTitle.size === 0 ? undefined : take(byTitle, titleKey(item));
     if (there === undefined) byItem.set(item.id, { verb: 'add' });
     else byItem.set(item.id, { verb: isStockOrEmpty(there) ? 'join' : 'ask', to: there.id });
   }

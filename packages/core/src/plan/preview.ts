@@ -3,14 +3,13 @@ import { choose } from '../choose/choose.js';
 import type { Finding } from '../choose/finding.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { fail, succeed, type Result } from '../problem.js';
-import { doubtCauses, type DoubtCause, type DoubtfulMoment } from '../retime/causes.js';
+import type { DoubtfulMoment } from '../retime/causes.js';
 import { retime, type Retimed } from '../retime/retime.js';
 import type { Decisions } from '../schemas/choices.js';
-import type { ItemState, Moment } from '../schemas/course.js';
+import type { ItemState, Link, Moment } from '../schemas/course.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
 import { arrange } from './arrange.js';
 import { countByKind, type KindCounts } from './counts.js';
-import { looseEndsOf, type LooseEnd } from './looseEnds.js';
 import { matchToShell, type LineageEntry, type Match } from './match.js';
 
 export type Verb = 'add' | 'join' | 'same' | 'update' | 'keep' | 'ask' | 'gone' | 'leave' | 'here';
@@ -51,9 +50,7 @@ export interface Preview {
   readonly items: readonly PreviewItem[];
   /** Every date that the plan moves, with its thing. */
   readonly dates: readonly PreviewDate[];
-  readonly causes: readonly DoubtCause[];
   readonly counts: KindCounts;
-  readonly looseEnds: readonly LooseEnd[];
   /** How many things the run would write. */
   readonly toWrite: number;
 }
@@ -69,7 +66,7 @@ export const isWritten = ({ verb, place }: Pick<PlanLine, 'verb' | 'place'>): bo
   WRITTEN.includes(verb) || place === true;
 
 /**
- * Works a plan out: which things come, what each becomes in the shell, where every date goes, and what stays open.
+ * Works a plan out: which things come, what each becomes in the shell, and where every date goes.
  * Pure; it writes nothing and the same input gives the same preview.
  *
  * @returns the preview, or the problems of the calendars and dates
@@ -99,7 +96,6 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
 
   const items = previewItems(source, shell, lines, chosen, retimed.value, decisions);
   const dates = datesOf(source, job.moments, retimed.value);
-  const terms = { old: source.calendar, new: shell.calendar, weekdays: policy.weekdays ?? {} };
   const answered = new Set(lines.map(({ to }) => to));
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
@@ -115,9 +111,7 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
     lines: [...lines, ...gone, ...here],
     items,
     dates,
-    causes: doubtCauses(dates, terms, decisions.settled),
     counts: countByKind(source.items, lines),
-    looseEnds: looseEndsOf({ course: shell.course, items }, { source, findings, lines }),
     toWrite: lines.filter(isWritten).length,
   });
 }
@@ -146,11 +140,11 @@ export function retimeJobOf(
   const parents = new Map(source.items.map(({ id, parent }) => [id, parent]));
   const moments: RetimeMoment[] = [];
   for (const item of source.items) {
-    if (!comes(item.id)) continue;
+    if (item.moments === undefined || item.moments.length === 0 || !comes(item.id)) continue;
     const unit = ancestors(item.id, parents);
     const graded = isGraded(item);
-    for (const moment of item.moments ?? [])
-      moments.push({ ...moment, item: item.id, kind: item.kind, graded, ...(unit.length > 0 ? { unit } : {}) });
+    for (const { id, role, at, for: people, series } of item.moments)
+      moments.push({ id, item: item.id, role, at, for: people, kind: item.kind, unit, graded, series });
   }
   const known = new Set(moments.map(({ id }) => id));
   return {
@@ -196,6 +190,9 @@ function previewItems(
   const toId = new Map(lines.flatMap(({ item, to }) => (item === null || to === null ? [] : [[item, to] as const])));
   const hidden = new Set(source.marks.filter(({ mark }) => mark === 'hidden').map(({ item }) => item));
   const standing = new Map(shell.items.map((item) => [item.id, item]));
+  const parentOf = ({ parent }: SnapshotItem): string | undefined =>
+    parent === undefined ? undefined : toId.get(parent);
+  const positions = placesOf(source, shell, toId, parentOf);
   const written = new Map<string, PreviewItem>();
   const answers = new Map<string, { from: string; verb: Verb }>();
 
@@ -208,43 +205,42 @@ function previewItems(
     }
     const asked = chosen.get(item.id)!.by === 'ask';
     const isPlace = line.place === true;
-    const moments = (item.moments ?? []).flatMap((moment): Moment[] => {
+    const moments: Moment[] = [];
+    let undated = false;
+    for (const moment of item.moments ?? []) {
       const { to, flags } = newDate.get(moment.id)!;
-      return to === null || (asked && flags.includes('otherTerm')) ? [] : [{ ...moment, at: to }];
-    });
-    const undated = (item.moments ?? []).some(
-      ({ id, role }) => DATED_BY.includes(role) && !moments.some((moment) => moment.id === id),
-    );
+      const stays = to !== null && !(asked && flags.includes('otherTerm'));
+      if (stays) moments.push({ ...moment, at: to });
+      else undated ||= DATED_BY.includes(moment.role);
+    }
     const there = standing.get(line.to);
-    const parent = item.parent === undefined ? undefined : toId.get(item.parent);
-    const links = (item.links ?? []).flatMap((link) => {
-      if (isPlace && link.type !== 'gradedIn') return [];
-      const to = link.course === undefined ? (toId.get(link.to) ?? link.to) : link.to;
-      return [{ ...link, to }];
-    });
-    const { parent: _p, position: _o, editedAt: _e, stateBefore: _s, details, bodyHash, ...content } = item;
-    const shownParent = there === undefined ? parent : there.parent;
+    const parent = there === undefined ? parentOf(item) : there.parent;
+    const position = there === undefined ? positions.get(line.to) : there.position;
+    const details = isPlace ? { placeKept: true } : landedDetails(item.details);
+    const bodyHash = isPlace ? undefined : item.bodyHash;
+    const links: Link[] = [];
+    for (const link of item.links ?? [])
+      if (!isPlace || link.type === 'gradedIn')
+        links.push(link.course === undefined ? { ...link, to: toId.get(link.to) ?? link.to } : link);
     written.set(line.to, {
-      ...content,
       id: line.to,
+      kind: item.kind,
+      title: item.title,
+      contentHash: item.contentHash,
       moments,
       links,
       state:
         isPlace || undated || asked ? 'draft' : hidden.has(item.id) ? 'hidden' : landingState(item, source, choices),
-      ...(isPlace
-        ? { details: { placeKept: true } }
-        : details === undefined
-          ? {}
-          : { details: landedDetails(details) }),
-      ...(isPlace || bodyHash === undefined ? {} : { bodyHash }),
-      ...(shownParent === undefined ? {} : { parent: shownParent }),
-      ...(there?.position === undefined ? {} : { position: there.position }),
+      points: item.points,
+      bodyHash,
+      details,
+      parent,
+      position,
       from: item.id,
       verb: line.verb,
       isPlace,
     });
   });
-  place(source, shell, toId, written);
   const rest = shell.items
     .filter(({ id }) => !written.has(id))
     .map((item): PreviewItem => {
@@ -255,7 +251,8 @@ function previewItems(
 }
 
 /** An originality check cannot carry over, so work lands as plain work. */
-function landedDetails(details: Record<string, unknown>): Record<string, unknown> {
+function landedDetails(details: SnapshotItem['details']): SnapshotItem['details'] {
+  if (details?.originalityCheck === undefined) return details;
   const { originalityCheck: _, ...rest } = details;
   return rest;
 }
@@ -265,13 +262,13 @@ function landingState(item: SnapshotItem, { course }: Snapshot, { landing }: Dec
   return (course.archived === true ? (item.stateBefore ?? item.state) : item.state) ?? 'open';
 }
 
-/** Gives what is new in the shell its place among its siblings there. */
-function place(
+/** Places among their siblings in the shell for what is new there. */
+function placesOf(
   source: Snapshot,
   shell: Snapshot,
   toId: ReadonlyMap<string, string>,
-  written: Map<string, PreviewItem>,
-): void {
+  parentOf: (item: SnapshotItem) => string | undefined,
+): ReadonlyMap<string, number> {
   const standing = new Map<string | undefined, { id: string; position: number }[]>();
   for (const { id, parent, position } of inOrder(shell.items)) {
     const siblings = standing.get(parent) ?? [];
@@ -282,14 +279,14 @@ function place(
   for (const item of inOrder(source.items)) {
     const to = toId.get(item.id);
     if (to === undefined) continue;
-    const parent = item.parent === undefined ? undefined : toId.get(item.parent);
-    incoming.set(parent, [...(incoming.get(parent) ?? []), to]);
+    const siblings = incoming.get(parentOf(item));
+    if (siblings === undefined) incoming.set(parentOf(item), [to]);
+    else siblings.push(to);
   }
+  const positions = new Map<string, number>();
   for (const [parent, ids] of incoming)
-    for (const [id, position] of arrange(standing.get(parent) ?? [], ids)) {
-      const item = written.get(id);
-      if (item !== undefined && item.position === undefined) written.set(id, { ...item, position });
-    }
+    for (const [id, position] of arrange(standing.get(parent) ?? [], ids)) positions.set(id, position);
+  return positions;
 }
 
 const inOrder = (items: readonly SnapshotItem[]): SnapshotItem[] =>

@@ -33,8 +33,8 @@ export function byWeek(terms: Terms, day: Day, weekdays: readonly Weekday[]): Pl
   }
 }
 
-/** Case 6 of rule `week`, which other rules use for exam days too. */
-export function inBreakWeek(terms: Terms, day: Day, weekdays: readonly Weekday[], flag = FLAG.wasInBreak): Placed {
+/** Case 6 of rule `week`, which exam days without an answering period use too. */
+function inBreakWeek(terms: Terms, day: Day, weekdays: readonly Weekday[], flag = FLAG.wasInBreak): Placed {
   const { old, new: to } = terms;
   const week = old.weekStart(day);
   const weekday = mappedIfTaught(terms, day, weekdays);

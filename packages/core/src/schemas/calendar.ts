@@ -1,11 +1,11 @@
 import { Type, type Static } from '@sinclair/typebox';
 
-export const dateSchema = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'A date, YYYY-MM-DD.' });
+const dateSchema = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'A date, YYYY-MM-DD.' });
 export const momentAtSchema = Type.String({
   pattern: '^\\d{4}-\\d{2}-\\d{2}T([01]\\d|2[0-3]):[0-5]\\d$',
   description: "A moment, YYYY-MM-DDTHH:mm, on the wall clock of the course's time zone.",
 });
-export const timeSchema = Type.String({ pattern: '^([01]\\d|2[0-3]):[0-5]\\d$', description: 'A time of day, HH:mm.' });
+const timeSchema = Type.String({ pattern: '^([01]\\d|2[0-3]):[0-5]\\d$', description: 'A time of day, HH:mm.' });
 export const weekdaySchema = Type.Integer({ minimum: 1, maximum: 7, description: 'ISO: 1 = Monday to 7 = Sunday.' });
 
 export const closureSchema = Type.Object({

@@ -6,8 +6,8 @@ import { outlineOf } from '../../src/course/outline.js';
 import type { Snapshot } from '../../src/course/snapshot.js';
 import { arrange } from '../../src/plan/arrange.js';
 import type { LineageEntry } from '../../src/plan/match.js';
-import { isWritten, previewPlan, type Preview } from '../../src/plan/preview.js';
-import { workOut } from '../../src/plan/workOut.js';
+import { isWritten, previewPlan, type PlanInput, type Preview } from '../../src/plan/preview.js';
+import { reviewPlan, type Review } from '../../src/plan/review.js';
 import type { Decisions } from '../../src/schemas/choices.js';
 import type { Course } from '../../src/schemas/course.js';
 import { asSnapshot, due, item, newShell, oldCourse, stock, unit } from '../builders.js';
@@ -18,17 +18,18 @@ const preview = (
   shell: Course,
   decisions: Partial<Decisions> = {},
   lineage: LineageEntry[] = [],
-): Preview => {
-  const result = previewPlan({
+): Preview & Review => {
+  const input: PlanInput = {
     source: asSnapshot(source),
     shell: asSnapshot(shell),
     findings: findFindings(source, shell),
     decisions: { ...NOTHING, ...decisions },
     policy: { weekdays: { 1: 2, 3: 4 } },
     lineage,
-  });
+  };
+  const result = previewPlan(input);
   if (!result.ok) throw new Error(JSON.stringify(result.problems));
-  return result.value;
+  return { ...result.value, ...reviewPlan(input, result.value) };
 };
 const verbs = ({ lines }: Preview): Record<string, string> =>
   Object.fromEntries(lines.map(({ item: id, to, verb }) => [id ?? `(${to})`, verb]));
@@ -93,9 +94,16 @@ describe('verbs', () => {
   it('is compared three ways once it was brought', () => {
     const { snapshot, lineage } = landed(COURSE, newShell(), preview(COURSE, newShell()));
     const result = (source: Course, shell: Snapshot): Record<string, string> => {
-      const worked = workOut({ source: asSnapshot(source), shell, findings: [], decisions: NOTHING, lineage });
-      if (!worked.ok) throw new Error('calendar');
-      return verbs(worked.value.preview);
+      const again = previewPlan({
+        source: asSnapshot(source),
+        shell,
+        findings: [],
+        decisions: NOTHING,
+        policy: {},
+        lineage,
+      });
+      if (!again.ok) throw new Error('calendar');
+      return verbs(again.value);
     };
     const edit = (shell: Snapshot): Snapshot => ({
       ...shell,
@@ -189,14 +197,15 @@ describe('twice is once', () => {
         const decisions = { choices: { items: Object.fromEntries(left.map((id) => [id, 'leave' as const])) } };
         const first = preview(COURSE, newShell(stock('page', 's', { title: 'Riffle' })), decisions);
         const { snapshot, lineage } = landed(COURSE, newShell(), first);
-        const again = workOut({
+        const again = previewPlan({
+          policy: {},
           source: asSnapshot(COURSE),
           shell: snapshot,
           findings: findFindings(COURSE, newShell()),
           decisions: { ...NOTHING, ...decisions },
           lineage,
         });
-        expect(again.ok && again.value.preview.toWrite).toBe(0);
+        expect(again.ok && again.value.toWrite).toBe(0);
       }),
     );
   });

@@ -1,118 +1,177 @@
-import type { Course, CourseSummary, Item, Link, Mark, Moment } from '@yarin/core';
+import type { Course, CourseHead, CourseSummary, Item, Link, Mark, Moment, Snapshot, SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
-import { BodyRow, ItemLinkRow, ItemRow, MarkRow, MomentRow } from '../database/entities/item.js';
-import { PersonRow } from '../database/entities/person.js';
+import { CourseRow } from '../database/entities/course.js';
+import { BodyRow } from '../database/entities/item.js';
+import type { PersonRow } from '../database/entities/person.js';
 import { TermRow } from '../database/entities/term.js';
 
-const defined = <Value extends object>(value: { [Key in keyof Value]: Value[Key] | null | undefined }): Value =>
-  Object.fromEntries(Object.entries(value).filter(([, each]) => each !== null && each !== undefined)) as Value;
-
-const groupBy = <Row>(rows: readonly Row[], key: (row: Row) => string): ReadonlyMap<string, Row[]> => {
-  const groups = new Map<string, Row[]>();
-  for (const row of rows) {
-    const group = groups.get(key(row));
-    if (group === undefined) groups.set(key(row), [row]);
-    else group.push(row);
-  }
-  return groups;
+/** Says `undefined` where the database says NULL, in place. Nothing is deleted, so that all rows keep one shape. */
+const defined = <Value extends object>(value: { [Key in keyof Value]: Value[Key] | null | undefined }): Value => {
+  for (const key in value) if (value[key] === null) value[key] = undefined;
+  return value as Value;
 };
 
 /** Who teaches a course, in order of family name. */
-async function instructorsOf(manager: EntityManager, courseId: string): Promise<{ id: string; name: string }[]> {
-  const people: PersonRow[] = await manager
-    .createQueryBuilder(PersonRow, 'person')
-    .innerJoin(CourseStaffRow, 'staff', 'staff.person_id = person.id')
-    .where('staff.course_id = :courseId AND staff.role = :role', { courseId, role: 'instructor' })
-    .orderBy('person.family_name')
-    .getMany();
-  return people.map(({ id, givenName, familyName }) => ({ id, name: `${givenName} ${familyName}` }));
-}
+const instructorsOf = (manager: EntityManager, courseId: string): Promise<{ id: string; name: string }[]> =>
+  manager.query(
+    `SELECT person.id, person.given_name || ' ' || person.family_name AS name
+       FROM course_staff JOIN person ON person.id = course_staff.person_id
+      WHERE course_staff.course_id = ? AND course_staff.role = 'instructor' ORDER BY person.family_name`,
+    [courseId],
+  );
 
-function itemOf(
-  row: ItemRow,
-  body: string | undefined,
-  moments: readonly MomentRow[],
-  links: readonly ItemLinkRow[],
-): Item {
-  return defined<Item>({
-    id: row.key,
-    kind: row.kind,
+async function readHead(manager: EntityManager, row: CourseRow, term: string): Promise<CourseHead> {
+  return defined<CourseHead>({
+    id: row.id,
+    code: row.code,
+    number: row.number,
+    section: row.section,
     title: row.title,
-    body,
-    parent: row.parentKey,
-    position: row.position,
-    state: row.state,
-    stateBefore: row.stateBefore,
-    everOpen: row.everOpen,
-    points: row.points,
-    moments: moments.map((moment) =>
-      defined<Moment>({ id: moment.key, role: moment.role, at: moment.at, for: moment.forWhom, series: moment.series }),
-    ),
-    links: links.map((link) =>
-      defined<Link>({ type: link.type, to: link.toKey, quantity: link.quantity, course: link.otherCourse }),
-    ),
-    editedAt: row.editedAt,
-    details: row.details,
+    term,
+    type: row.type,
+    mode: row.mode,
+    campus: row.campus,
+    home: 'here',
+    room: row.room,
+    locale: row.locale,
+    instructors: await instructorsOf(manager, row.id),
+    openToLearners: row.openToLearners,
+    archived: row.archived,
   });
 }
 
+type Nullable<Row> = { readonly [Key in keyof Row]: Row[Key] | null };
+
+interface StoredRow
+  extends
+    Pick<SnapshotItem, 'id' | 'kind' | 'title' | 'contentHash' | 'state'>,
+    Nullable<Required<Pick<SnapshotItem, 'bodyHash' | 'parent' | 'position' | 'stateBefore' | 'points' | 'editedAt'>>> {
+  readonly details: string | null;
+  readonly everOpen: number | null;
+}
+interface StoredMoment extends Pick<Moment, 'id' | 'role' | 'at'> {
+  readonly item: string;
+  readonly people: string | null;
+  readonly series: string | null;
+}
+interface StoredLink extends Pick<Link, 'type'> {
+  readonly item: string;
+  readonly target: string;
+  readonly quantity: number | null;
+  readonly course: string | null;
+}
+
+/** Rows by the item that they hang on. */
+function grouped<Row, Hanging>(
+  rows: readonly (Row & { readonly item: string })[],
+  hanging: (row: Row) => Hanging,
+): ReadonlyMap<string, Hanging[]> {
+  const groups = new Map<string, Hanging[]>();
+  for (const row of rows) {
+    const group = groups.get(row.item);
+    if (group === undefined) groups.set(row.item, [hanging(row)]);
+    else group.push(hanging(row));
+  }
+  return groups;
+}
+
+const NONE: never[] = [];
+
+async function readItems(manager: EntityManager, courseId: string): Promise<SnapshotItem[]> {
+  const items = await manager.query<StoredRow[]>(
+    `SELECT key AS id, kind, title, body_hash AS bodyHash, parent_key AS parent, position, state,
+            state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt
+       FROM item WHERE course_id = ? ORDER BY position, key`,
+    [courseId],
+  );
+  const moments = grouped(
+    await manager.query<StoredMoment[]>(
+      'SELECT item_key AS item, key AS id, role, at, for_whom AS people, series FROM moment WHERE course_id = ? ORDER BY at, key',
+      [courseId],
+    ),
+    ({ id, role, at, people, series }): Moment => ({
+      id,
+      role,
+      at,
+      for: people ?? undefined,
+      series: series ?? undefined,
+    }),
+  );
+  const links = grouped(
+    await manager.query<StoredLink[]>(
+      `SELECT from_key AS item, type, to_key AS target, quantity, other_course AS course
+         FROM item_link WHERE course_id = ? ORDER BY from_key, place`,
+      [courseId],
+    ),
+    ({ type, target, quantity, course }): Link => ({
+      type,
+      to: target,
+      quantity: quantity ?? undefined,
+      course: course ?? undefined,
+    }),
+  );
+  return items.map((row) => ({
+    id: row.id,
+    kind: row.kind,
+    title: row.title,
+    contentHash: row.contentHash,
+    state: row.state,
+    moments: moments.get(row.id) ?? NONE,
+    links: links.get(row.id) ?? NONE,
+    bodyHash: row.bodyHash ?? undefined,
+    parent: row.parent ?? undefined,
+    position: row.position ?? undefined,
+    stateBefore: row.stateBefore ?? undefined,
+    everOpen: row.everOpen === null ? undefined : row.everOpen === 1,
+    points: row.points ?? undefined,
+    details: row.details === null ? undefined : (JSON.parse(row.details) as Record<string, unknown>),
+    editedAt: row.editedAt ?? undefined,
+  }));
+}
+
 /**
- * Reads a course whole, texts included, in the shape that the core computes with. Item ids are the stored keys.
+ * Reads a course without its texts, in the shape that the core plans with. Item ids are the stored keys; hashes and
+ * links are those that were stored when the course was written.
  *
  * @returns `undefined` when there is no such course
  */
-export async function readWholeCourse(manager: EntityManager, courseId: string): Promise<Course | undefined> {
+export async function readSnapshot(manager: EntityManager, courseId: string): Promise<Snapshot | undefined> {
   const row = await manager.findOneBy(CourseRow, { id: courseId });
   if (row === null) return undefined;
   const term = await manager.findOneByOrFail(TermRow, { id: row.termId });
-  const items = await manager.find(ItemRow, { where: { courseId }, order: { position: 'ASC', key: 'ASC' } });
-  const moments = groupBy(
-    await manager.find(MomentRow, { where: { courseId }, order: { at: 'ASC', key: 'ASC' } }),
-    ({ itemKey }) => itemKey,
+  const marks = await manager.query<Mark[]>(
+    'SELECT item_key AS item, mark, note FROM mark WHERE course_id = ? ORDER BY item_key',
+    [courseId],
   );
-  const links = groupBy(
-    await manager.find(ItemLinkRow, { where: { courseId }, order: { fromKey: 'ASC', place: 'ASC' } }),
-    ({ fromKey }) => fromKey,
-  );
-  const bodies = new Map(
+  return {
+    course: await readHead(manager, row, term.name),
+    calendar: term.calendar,
+    meetings: row.meetings,
+    items: await readItems(manager, courseId),
+    marks: marks.map((mark) => defined<Mark>(mark)),
+  };
+}
+
+/** A snapshot with its texts, for what has to read them. */
+export async function withTexts(manager: EntityManager, snapshot: Snapshot): Promise<Course> {
+  const texts = new Map(
     (
       await manager
         .createQueryBuilder(BodyRow, 'body')
-        .where('body.hash IN (SELECT body_hash FROM item WHERE course_id = :courseId)', { courseId })
+        .where('body.hash IN (SELECT body_hash FROM item WHERE course_id = :id)', { id: snapshot.course.id })
         .getMany()
     ).map(({ hash, text }) => [hash, text]),
   );
-  const marks = await manager.find(MarkRow, { where: { courseId }, order: { itemKey: 'ASC' } });
+  const { course, calendar, meetings, marks, items } = snapshot;
   return {
-    course: defined<Course['course']>({
-      id: row.id,
-      code: row.code,
-      number: row.number,
-      section: row.section,
-      title: row.title,
-      term: term.name,
-      type: row.type,
-      mode: row.mode,
-      campus: row.campus,
-      home: 'here',
-      room: row.room,
-      locale: row.locale,
-      instructors: await instructorsOf(manager, courseId),
-      openToLearners: row.openToLearners,
-      archived: row.archived,
+    course,
+    calendar,
+    meetings: [...meetings],
+    marks: [...marks],
+    items: items.map(({ contentHash: _hash, bodyHash, ...item }): Item => {
+      const body = bodyHash === undefined ? undefined : texts.get(bodyHash);
+      return body === undefined ? item : { ...item, body };
     }),
-    calendar: term.calendar,
-    meetings: row.meetings,
-    items: items.map((item) =>
-      itemOf(
-        item,
-        item.bodyHash === null ? undefined : bodies.get(item.bodyHash),
-        moments.get(item.key) ?? [],
-        links.get(item.key) ?? [],
-      ),
-    ),
-    marks: marks.map((mark) => defined<Mark>({ item: mark.itemKey, mark: mark.mark, note: mark.note })),
   };
 }
 

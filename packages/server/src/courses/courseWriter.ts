@@ -1,4 +1,4 @@
-import { contentHash, textHash, type Calendar, type Course, type Item, type LearnerSort } from '@yarin/core';
+import { snapshotOf, textHash, type Calendar, type Course, type Item, type LearnerSort } from '@yarin/core';
 import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
 import { PersonRow } from '../database/entities/person.js';
 import { TermRow } from '../database/entities/term.js';
@@ -46,6 +46,7 @@ function withKeys({ course, items }: Course): Item[] {
 export const addCourse: Command<NewCourse, void> = async ({ manager }, { course: whole, termId, staff }) => {
   const { course, meetings = [], marks = [] } = whole;
   const items = withKeys(whole);
+  const snapshot = snapshotOf({ ...whole, items });
   await manager.insert(CourseRow, {
     id: course.id,
     code: course.code,
@@ -75,11 +76,7 @@ export const addCourse: Command<NewCourse, void> = async ({ manager }, { course:
     `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
     [JSON.stringify(bodies)],
   );
-  const rows = items.map((item) => {
-    const { body, moments: _moments, links: _links, ...rest } = item;
-    const bodyHash = body === undefined || body === '' ? undefined : textHash(body);
-    return { ...rest, bodyHash, contentHash: contentHash(item, bodyHash) };
-  });
+  const rows = snapshot.items.map(({ moments: _moments, links: _links, ...row }) => row);
   await manager.query(
     `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, state_before, ever_open, points, details, content_hash, edited_at)
      SELECT ?, value->>'id', value->>'kind', value->>'title', value->>'bodyHash', value->>'parent', value->>'position',
@@ -88,8 +85,8 @@ export const addCourse: Command<NewCourse, void> = async ({ manager }, { course:
        FROM json_each(?)`,
     [course.id, JSON.stringify(rows)],
   );
-  await insertMoments(manager, course.id, items);
-  await insertLinks(manager, course.id, items);
+  await insertMoments(manager, course.id, snapshot.items);
+  await insertLinks(manager, course.id, snapshot.items);
   await manager.query(
     `INSERT INTO mark (course_id, item_key, mark, note) SELECT ?, ? || '.' || (value->>'item'), value->>'mark', value->>'note' FROM json_each(?)`,
     [course.id, course.id, JSON.stringify(marks)],

@@ -1,16 +1,16 @@
 import { createReadStream } from 'node:fs';
 import { join } from 'node:path';
-import { KIND_WORDS, looseEndsOf, snapshotOf, type CourseSummary, type CourseView, type ItemView } from '@yarin/core';
+import { KIND_WORDS, looseEndsOf, type CourseSummary, type CourseView, type ItemView } from '@yarin/core';
 import { Router } from 'express';
 import type { Server } from '../context.js';
-import { ItemRow } from '../database/entities/item.js';
+import { BodyRow, ItemRow } from '../database/entities/item.js';
 import type { PersonRow } from '../database/entities/person.js';
 import { forbidden, notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/routes.js';
 import { mayChange } from '../people/rights.js';
 import { sanitise } from './sanitise.js';
-import { findCourses, readableCourses, readWholeCourse } from './courseStore.js';
+import { findCourses, readableCourses, readSnapshot } from './courseStore.js';
 
 export function courseRoutes({ reading, clock, dataFolder }: Server): Router {
   const router = Router();
@@ -31,8 +31,7 @@ export function courseRoutes({ reading, clock, dataFolder }: Server): Router {
   router.get('/courses/:id', async (request, response) => {
     const person = askerOf(request);
     const summary = await readable(person, request.params.id);
-    const course = (await readWholeCourse(reading.manager, summary.id))!;
-    const snapshot = snapshotOf(course);
+    const snapshot = (await readSnapshot(reading.manager, summary.id))!;
     const view: CourseView = {
       summary,
       items: snapshot.items.map(({ details: _details, ...item }) => item),
@@ -45,21 +44,21 @@ export function courseRoutes({ reading, clock, dataFolder }: Server): Router {
   router.get('/courses/:id/items/:key', async (request, response) => {
     const { id, key } = request.params;
     await readable(askerOf(request), id);
-    const course = (await readWholeCourse(reading.manager, id))!;
-    const item = course.items.find((each) => each.id === key);
+    const items = new Map((await readSnapshot(reading.manager, id))!.items.map((item) => [item.id, item]));
+    const item = items.get(key);
     if (item === undefined) throw notFound('There is no such thing in this course.');
-    const titles = new Map(course.items.map((each) => [each.id, each]));
-    const linked = (item.links ?? []).map((link) => ({ ...link, title: titles.get(link.to)?.title ?? null }));
-    const usedBy = course.items
-      .filter(({ links = [], body = '' }) => links.some(({ to }) => to === key) || body.includes(`"item:${key}"`))
+    const linked = (item.links ?? []).map((link) => ({ ...link, title: items.get(link.to)?.title ?? null }));
+    const usedBy = [...items.values()]
+      .filter(({ links = [] }) => links.some(({ to }) => to === key))
       .map((each) => ({ id: each.id, title: each.title, kind: KIND_WORDS[each.kind].one }));
+    const body = item.bodyHash === undefined ? null : await reading.manager.findOneBy(BodyRow, { hash: item.bodyHash });
     const aliases = await reading.manager.query<{ alias: string; key: string }[]>(
       'SELECT alias, key FROM item_alias WHERE course_id = ?',
       [id],
     );
     const keyOf = (address: string): string | undefined =>
-      titles.has(address) ? address : aliases.find(({ alias }) => alias === address)?.key;
-    const view: ItemView = { item: { ...item, body: sanitise(item.body ?? '', id, keyOf), links: linked }, usedBy };
+      items.has(address) ? address : aliases.find(({ alias }) => alias === address)?.key;
+    const view: ItemView = { item: { ...item, body: sanitise(body?.text ?? '', id, keyOf), links: linked }, usedBy };
     response.json(view);
   });
 

@@ -103,20 +103,20 @@ async function sentenceOf(
   now: string,
 ): Promise<PlanSentence | null> {
   try {
-    const { preview } = await grounds.workOut(
+    const worked = await grounds.workOut(
       source,
       shell,
       plan !== undefined && plan.version > 1 ? plan.decisions : undefined,
       now,
     );
-    const counts = Object.values(preview.counts);
+    const counts = Object.values(worked.counts);
     return {
       come: counts.reduce((sum, { bring }) => sum + bring, 0),
       of: counts.reduce((sum, each) => sum + each.source, 0),
-      dates: preview.dates.length,
-      doubts: preview.causes.length,
-      leftOver: preview.looseEnds.length,
-      toWrite: preview.toWrite,
+      dates: worked.dates.length,
+      doubts: worked.causes.length,
+      leftOver: worked.looseEnds.length,
+      toWrite: worked.toWrite,
     };
   } catch (error) {
     if (error instanceof HttpProblem) return null;

@@ -1,16 +1,17 @@
 import { LRUCache } from 'lru-cache';
-import type { CourseSummary, Decisions, WorkedOut } from '@yarin/core';
+import { previewPlan, reviewPlan, type CourseSummary, type Decisions, type Preview, type Review } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { readGround, workOutOn, type PlanGround } from './workedPlan.js';
+import { groundOn, inputOn, orRefuse, readSides, type PlanGround } from './workedPlan.js';
 
 const MOST_GROUNDS = 100;
 
 type Side = Pick<CourseSummary, 'id' | 'version'>;
+export type Worked = Preview & Review;
 
 /** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
 export class PlanGrounds {
   private readonly grounds = new LRUCache<string, PlanGround>({ max: MOST_GROUNDS });
-  private readonly untouched = new LRUCache<string, WorkedOut>({ max: MOST_GROUNDS });
+  private readonly untouched = new LRUCache<string, Worked>({ max: MOST_GROUNDS });
 
   constructor(private readonly manager: EntityManager) {}
 
@@ -18,18 +19,19 @@ export class PlanGrounds {
     const key = keyOf(source, shell);
     const known = this.grounds.get(key);
     if (known !== undefined) return known;
-    const ground = await readGround(this.manager, source.id, shell.id);
+    const ground = await groundOn(this.manager, await readSides(this.manager, source.id, shell.id));
     this.grounds.set(key, ground);
     return ground;
   }
 
   /** The plan worked out; one without decisions is kept until a course changes. */
-  async workOut(source: Side, shell: Side, decisions: Decisions | undefined, now: string): Promise<WorkedOut> {
+  async workOut(source: Side, shell: Side, decisions: Decisions | undefined, now: string): Promise<Worked> {
     const key = `${keyOf(source, shell)} ${now.slice(0, 10)}`;
     const known = decisions === undefined ? this.untouched.get(key) : undefined;
     if (known !== undefined) return known;
-    const ground = await this.ground(source, shell);
-    const worked = workOutOn(ground, decisions ?? { choices: {}, byHand: {}, settled: {} }, now);
+    const input = inputOn(await this.ground(source, shell), decisions, now);
+    const preview = orRefuse(previewPlan(input));
+    const worked = { ...preview, ...reviewPlan(input, preview) };
     if (decisions === undefined) this.untouched.set(key, worked);
     return worked;
   }

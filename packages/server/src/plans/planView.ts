@@ -1,6 +1,4 @@
 import {
-  snapshotOf,
-  type Course,
   type CourseSummary,
   type PlanView,
   type Right,
@@ -47,8 +45,7 @@ export async function planFor(
 }
 
 /** A snapshot for the browser: questions are counted, not sent. */
-function lightSnapshot(course: Course): Snapshot {
-  const snapshot = snapshotOf(course);
+function lightSnapshot(snapshot: Snapshot): Snapshot {
   return {
     ...snapshot,
     items: snapshot.items.map((item): SnapshotItem => {
@@ -83,7 +80,6 @@ export async function viewPlan(
 ): Promise<PlanView> {
   const { plan, source, destination, right } = pair;
   const ground = await grounds.ground(source, destination);
-  const { suggestion } = await grounds.workOut(source, destination, undefined, now);
   return {
     id: plan.id,
     version: plan.version,
@@ -92,7 +88,7 @@ export async function viewPlan(
     shell: lightSnapshot(ground.shell),
     findings: ground.findings,
     lineage: ground.lineage,
-    suggestion,
+    suggestion: ground.suggestion,
     right,
     now,
     thingsPerSecond: THINGS_PER_SECOND,

@@ -1,61 +1,80 @@
 import {
   findFindings,
-  snapshotOf,
-  workOut,
+  suggestPlanPolicy,
   type Course,
   type Decisions,
   type Finding,
   type LineageEntry,
-  type WorkedOut,
+  type PlanInput,
+  type Policy,
+  type PolicySuggestion,
+  type Result,
+  type Snapshot,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { LineageRow } from '../database/entities/run.js';
+import { readSnapshot, withTexts } from '../courses/courseStore.js';
 import { notFound, unusable } from '../http/httpProblem.js';
-import { readWholeCourse } from '../courses/courseStore.js';
 
-/** Both courses of a plan with what was found in them: all that the computation needs but the decisions. */
-export interface PlanGround {
-  readonly source: Course;
-  readonly shell: Course;
-  readonly findings: readonly Finding[];
+/** Both courses of a plan as they stand, and what earlier runs left. */
+export interface PlanSides {
+  readonly source: Snapshot;
+  readonly shell: Snapshot;
   readonly lineage: readonly LineageEntry[];
 }
 
-async function lineageOf(manager: EntityManager, courseId: string): Promise<LineageEntry[]> {
-  const rows = await manager.findBy(LineageRow, { courseId });
-  return rows.map(({ itemKey, sourceCourseId, sourceKey, sourceHash, landedHash }) => ({
-    item: itemKey,
-    sourceCourse: sourceCourseId,
-    sourceItem: sourceKey,
-    sourceHash,
-    landedHash,
-  }));
+/** The sides of a plan with what follows from them alone: findings and the proposed policy. */
+export interface PlanGround extends PlanSides {
+  readonly findings: readonly Finding[];
+  readonly suggestion: PolicySuggestion;
 }
 
-export async function readGround(manager: EntityManager, sourceId: string, destinationId: string): Promise<PlanGround> {
-  const source = await readWholeCourse(manager, sourceId);
-  const shell = await readWholeCourse(manager, destinationId);
+export async function readSides(manager: EntityManager, sourceId: string, destinationId: string): Promise<PlanSides> {
+  const source = await readSnapshot(manager, sourceId);
+  const shell = await readSnapshot(manager, destinationId);
   if (source === undefined || shell === undefined) throw notFound('One of the two courses is not there any more.');
-  const lineage = await lineageOf(manager, destinationId);
-  return { source, shell, findings: findFindings(source, withoutBrought(shell, sourceId, lineage)), lineage };
+  const lineage = await manager.query<LineageEntry[]>(
+    `SELECT item_key AS item, source_course_id AS sourceCourse, source_key AS sourceItem,
+            source_hash AS sourceHash, landed_hash AS landedHash
+       FROM lineage WHERE course_id = ? AND source_course_id = ?`,
+    [destinationId, sourceId],
+  );
+  return { source, shell, lineage };
+}
+
+/** Finds what is outdated in the source; reads the texts of both courses. */
+async function findOn(manager: EntityManager, { source, shell, lineage }: PlanSides): Promise<Finding[]> {
+  return findFindings(await withTexts(manager, source), withoutBrought(await withTexts(manager, shell), lineage));
 }
 
 /** The shell as it would stand without what this source brought: what came from it says nothing about it. */
-function withoutBrought(shell: Course, sourceId: string, lineage: readonly LineageEntry[]): Course {
-  const brought = new Set(lineage.filter(({ sourceCourse }) => sourceCourse === sourceId).map(({ item }) => item));
+function withoutBrought(shell: Course, lineage: readonly LineageEntry[]): Course {
+  const brought = new Set(lineage.map(({ item }) => item));
   return { ...shell, items: shell.items.filter(({ id }) => !brought.has(id)) };
 }
 
-/** Works a plan out on its ground, or refuses with what is wrong with the calendars. */
-export function workOutOn(ground: PlanGround, decisions: Decisions, now: string): WorkedOut {
-  const result = workOut({
-    source: snapshotOf(ground.source),
-    shell: snapshotOf(ground.shell),
-    findings: ground.findings,
-    lineage: ground.lineage,
-    decisions,
-    now,
-  });
+/** Everything that follows from the sides alone; costly, since it reads all texts. */
+export async function groundOn(manager: EntityManager, sides: PlanSides): Promise<PlanGround> {
+  const findings = await findOn(manager, sides);
+  const suggestion = orRefuse(suggestPlanPolicy(sides.source, sides.shell, findings));
+  return { ...sides, findings, suggestion };
+}
+
+const NOTHING_DECIDED: Decisions = { choices: {}, byHand: {}, settled: {} };
+
+/** The input of a plan's computation: its ground, what was decided, and the policy in force. */
+export function inputOn(
+  {
+    suggestion,
+    ...ground
+  }: Omit<PlanGround, 'suggestion'> & { readonly suggestion: { readonly proposed: { readonly policy: Policy } } },
+  decisions: Decisions = NOTHING_DECIDED,
+  now: string,
+): PlanInput {
+  return { ...ground, decisions, policy: decisions.policy ?? suggestion.proposed.policy, now };
+}
+
+/** The value, or a refusal that says what is wrong with the calendars. */
+export function orRefuse<Value>(result: Result<Value>): Value {
   if (!result.ok) throw unusable(result.problems[0]!.message, result.problems);
   return result.value;
 }

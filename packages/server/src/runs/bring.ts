@@ -2,9 +2,11 @@ import {
   contentHash,
   isWritten,
   LEARNER_SORTS,
-  snapshotOf,
   type BringOutcome,
+  type Finding,
   type LearnerSort,
+  previewPlan,
+  type Policy,
   type Preview,
   type PreviewItem,
   type RunCounts,
@@ -14,7 +16,7 @@ import type { EntityManager } from 'typeorm';
 import { insertLinks, insertMoments } from '../courses/courseWriter.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
-import { readGround, workOutOn } from '../plans/workedPlan.js';
+import { groundOn, inputOn, orRefuse, readSides } from '../plans/workedPlan.js';
 import type { Command } from '../writer/command.js';
 import type { RunOperation, StoredItem } from './operations.js';
 import { learnerCounts, storedItems } from './storedItems.js';
@@ -25,6 +27,13 @@ export interface BringInput {
   readonly personId: string;
   /** Wall-clock moment of the run in the institution's zone. */
   readonly at: string;
+  /** What follows from both courses alone, with the versions of them that it holds for. */
+  readonly known?: {
+    readonly sourceVersion: number;
+    readonly shellVersion: number;
+    readonly findings: readonly Finding[];
+    readonly policy: Policy;
+  };
 }
 
 /**
@@ -33,13 +42,21 @@ export interface BringInput {
  */
 export const bring: Command<BringInput, BringOutcome> = async (
   { manager, progress },
-  { runId, planId, personId, at },
+  { runId, planId, personId, at, known },
 ) => {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
-  const ground = await readGround(manager, plan.sourceId, plan.destinationId);
+  const sides = await readSides(manager, plan.sourceId, plan.destinationId);
+  const stillHolds =
+    known !== undefined &&
+    (await versionOf(manager, plan.sourceId)) === known.sourceVersion &&
+    (await versionOf(manager, plan.destinationId)) === known.shellVersion;
+  const ground = stillHolds
+    ? { ...sides, findings: known.findings, suggestion: { proposed: { policy: known.policy } } }
+    : await groundOn(manager, sides);
   progress(0.2);
-  const { preview, policy } = workOutOn(ground, plan.decisions, at);
+  const input = inputOn(ground, plan.decisions, at);
+  const preview = orRefuse(previewPlan(input));
   progress(0.4);
   if (preview.toWrite === 0) {
     const [last] = await manager.find(RunRow, { where: { planId }, order: { at: 'DESC' }, take: 1 });
@@ -47,7 +64,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   }
   const { sourceId, destinationId } = plan;
   const learnersBefore = await learnerCounts(manager, destinationId);
-  const source = snapshotOf(ground.source);
+  const { source, shell } = ground;
   const landed = landedItems(preview, source.items);
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
@@ -65,7 +82,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   await insertLinks(manager, destinationId, items);
   progress(0.8);
   const operations = operationsOf(preview, landed, before);
-  await noteLineage(manager, { runId, sourceId, destinationId }, preview, landed, source.items, ground.shell);
+  await noteLineage(manager, { runId, sourceId, destinationId }, preview, landed, source.items, shell.items);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [destinationId]);
   const learnersAfter = await learnerCounts(manager, destinationId);
   const learners = Object.fromEntries(
@@ -82,7 +99,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
       destinationId,
       personId,
       at,
-      JSON.stringify(policy),
+      JSON.stringify(input.policy),
       JSON.stringify(countsOf(preview, operations, learners)),
       JSON.stringify(operations),
     ],
@@ -90,6 +107,11 @@ export const bring: Command<BringInput, BringOutcome> = async (
   progress(1);
   return { outcome: 'brought', runId };
 };
+
+async function versionOf(manager: EntityManager, courseId: string): Promise<number> {
+  const [row] = await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [courseId]);
+  return row!.version;
+}
 
 interface Landed {
   readonly item: PreviewItem;
@@ -103,14 +125,15 @@ function landedItems(preview: Preview, sourceItems: readonly SnapshotItem[]): La
   const sources = new Map(sourceItems.map((item) => [item.id, item]));
   return preview.lines.filter(isWritten).map(({ item: from, to, verb }) => {
     const item = items.get(to!)!;
-    return {
-      item,
-      source: sources.get(from!)!,
-      isNew: verb === 'add' || verb === 'leave',
-      landedHash: contentHash(item, item.bodyHash),
-    };
+    const source = sources.get(from!)!;
+    const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash);
+    return { item, source, isNew: verb === 'add' || verb === 'leave', landedHash };
   });
 }
+
+/** What has no dates and keeps its details lands with the content that it had, and so with its hash. */
+const saysTheSame = (item: PreviewItem, source: SnapshotItem): boolean =>
+  !item.isPlace && (source.moments ?? []).length === 0 && source.details?.originalityCheck === undefined;
 
 const rowsOf = (landed: readonly Landed[]): string =>
   JSON.stringify(
@@ -139,7 +162,7 @@ async function insertItems(
      SELECT ?, landing.value->>'to', item.kind, item.title, landing.value->>'body', landing.value->>'parent',
             landing.value->>'position', landing.value->>'state', item.points, landing.value->'details',
             landing.value->>'hash', coalesce(item.edited_at, ?)
-       FROM json_each(?) AS landing JOIN item ON item.course_id = ? AND item.key = landing.value->>'from'`,
+       FROM json_each(?) AS landing CROSS JOIN item ON item.course_id = ? AND item.key = landing.value->>'from'`,
     [destinationId, at, rowsOf(added), sourceId],
   );
 }
@@ -158,7 +181,7 @@ async function replaceItems(
     `UPDATE item SET title = old.title, body_hash = landing.value->>'body', state = landing.value->>'state',
             points = old.points, details = landing.value->'details', content_hash = landing.value->>'hash',
             edited_at = coalesce(old.edited_at, ?)
-       FROM json_each(?) AS landing JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
+       FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
     [at, rows, sourceId, destinationId],
   );
@@ -195,9 +218,9 @@ async function noteLineage(
   preview: Preview,
   landed: readonly Landed[],
   sourceItems: readonly SnapshotItem[],
-  shell: Parameters<typeof snapshotOf>[0],
+  shellItems: readonly SnapshotItem[],
 ): Promise<void> {
-  const shellHashes = new Map(snapshotOf(shell).items.map((item) => [item.id, item.contentHash]));
+  const shellHashes = new Map(shellItems.map((item) => [item.id, item.contentHash]));
   const sourceHashes = new Map(sourceItems.map((item) => [item.id, item.contentHash]));
   const written = landed.map(({ item, source, landedHash }) => ({
     key: item.id,

@@ -6,17 +6,32 @@ import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/routes.js';
 import { require } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
+import type { PlanGrounds } from '../plans/planGrounds.js';
 import type { RunJobs } from './runJobs.js';
 
-export function runRoutes({ reading, writer, clock }: Server, jobs: RunJobs): Router {
+export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds, jobs: RunJobs): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
   router.post('/plans/:id/runs', async (request, response) => {
     const person = askerOf(request);
-    const { plan, right } = await planFor(reading.manager, person, request.params.id, now().slice(0, 10));
+    const { plan, right, source, destination } = await planFor(
+      reading.manager,
+      person,
+      request.params.id,
+      now().slice(0, 10),
+    );
     require(right);
-    response.status(202).json(jobs.start({ planId: plan.id, personId: person.id, at: now() }, plan.destinationId));
+    const { findings, suggestion } = await grounds.ground(source, destination);
+    const known = {
+      sourceVersion: source.version,
+      shellVersion: destination.version,
+      findings,
+      policy: suggestion.proposed.policy,
+    };
+    response
+      .status(202)
+      .json(jobs.start({ planId: plan.id, personId: person.id, at: now(), known }, plan.destinationId));
   });
 
   router.get('/plans/:id/runs/:run/events', async (request, response) => {

@@ -1,13 +1,16 @@
 import {
   previewPlan,
+  reviewPlan,
   settledAs,
   type BringOutcome,
   type Choices,
   type Decisions,
   type DoubtCause,
   type PlanView,
+  type PlanInput,
   type Policy,
   type Preview,
+  type Review,
   type Settlement,
 } from '@yarin/core';
 import { defineStore } from 'pinia';
@@ -35,12 +38,15 @@ export const usePlanStore = defineStore('plan', () => {
 
   const policy = computed<Policy>(() => decisions.value.policy ?? view.value?.suggestion.proposed.policy ?? {});
 
-  const worked = computed(() => {
+  const input = computed<PlanInput | null>(() => {
     if (view.value === null) return null;
     const { source, shell, findings, lineage, now } = view.value;
-    return previewPlan({ source, shell, findings, lineage, now, decisions: decisions.value, policy: policy.value });
+    return { source, shell, findings, lineage, now, decisions: decisions.value, policy: policy.value };
   });
-  const preview = computed<Preview | null>(() => (worked.value?.ok ? worked.value.value : null));
+  const worked = computed(() => (input.value === null ? null : previewPlan(input.value)));
+  const preview = computed<(Preview & Review) | null>(() =>
+    worked.value?.ok ? { ...worked.value.value, ...reviewPlan(input.value!, worked.value.value) } : null,
+  );
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
 
   const lastRun = computed(() => view.value?.runs[0] ?? null);

@@ -12,6 +12,7 @@ import {
   type PlanLine,
   type Preview,
   type PreviewItem,
+  type Review,
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
@@ -192,7 +193,7 @@ export function oldRows(
 }
 
 /** The new page: the course as it will be after the run, with what the shell holds. */
-export function newRows(preview: Preview, grouping: Grouping): NewRow[] {
+export function newRows(preview: Preview & Pick<Review, 'causes'>, grouping: Grouping): NewRow[] {
   const doubtful = new Set(preview.causes.flatMap(({ moments }) => moments.map(({ id }) => id)));
   const written = new Set(preview.lines.filter(isWritten).map(({ to }) => to));
   return grouped(preview.items, grouping).map((row): NewRow => {

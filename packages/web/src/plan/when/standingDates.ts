@@ -1,4 +1,4 @@
-import type { PreviewDate, Snapshot } from '@yarin/core';
+import { isGraded, type PreviewDate, type Snapshot } from '@yarin/core';
 
 /** Dates as they stand in the new course after a run, beside those they came from: keys survive the copying. */
 export function standingDates(source: Snapshot, shell: Snapshot): PreviewDate[] {
@@ -9,7 +9,7 @@ export function standingDates(source: Snapshot, shell: Snapshot): PreviewDate[] 
     (item.moments ?? []).flatMap((moment): PreviewDate[] => {
       const to = now.get(moment.id);
       if (to === undefined) return [];
-      const graded = (item.points ?? 0) > 0 && (item.links ?? []).some(({ type }) => type === 'gradedIn');
+      const graded = isGraded(item);
       const { id, role, at: from } = moment;
       return [
         {
