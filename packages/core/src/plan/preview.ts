@@ -81,13 +81,9 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
     isMet: (id) => matches.byItem.get(id)?.verb !== 'add',
   });
   const standing = new Set(shell.items.map(({ id }) => id));
-  const lines = source.items.map((item): PlanLine => {
+  const lines = source.items.map((item) => {
     const newId = standing.has(item.id) ? `${source.course.id}:${item.id}` : item.id;
-    return {
-      ...lineOf(chosen.get(item.id)!, matches.byItem.get(item.id)!, newId),
-      source: source.course.id,
-      item: item.id,
-    };
+    return lineOf(source.course.id, item.id, chosen.get(item.id)!, matches.byItem.get(item.id)!, newId);
   });
   const written = new Set(lines.filter(isWritten).map(({ item }) => item));
   const job = retimeJobOf(source, shell, (id) => written.has(id), { policy, byHand: decisions.byHand, now });
@@ -117,11 +113,17 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
 }
 
 /** @param newId  the id that the item has in the shell when it is new there */
-function lineOf({ bring, place, met, why }: Decision, match: Match, newId: string): Omit<PlanLine, 'source' | 'item'> {
-  const answer = match.verb === 'add' ? null : match.to;
-  if (bring) return match.verb === 'add' ? { verb: 'add', why, to: newId } : { verb: match.verb, why, to: answer };
-  if (place && match.verb === 'add') return { verb: 'leave', why, to: newId, place: true };
-  return { verb: 'leave', why, to: met || place ? answer : null };
+function lineOf(
+  source: string,
+  item: string,
+  { bring, place, met, why }: Decision,
+  match: Match,
+  newId: string,
+): PlanLine {
+  const isNew = match.verb === 'add';
+  if (bring) return { source, item, verb: match.verb, why, to: isNew ? newId : match.to };
+  if (place && isNew) return { source, item, verb: 'leave', why, to: newId, place: true };
+  return { source, item, verb: 'leave', why, to: (met || place) && !isNew ? match.to : null };
 }
 
 interface Retiming {

@@ -39,11 +39,6 @@ export function raiseFlags(terms: Terms, moving: readonly Moving[], limits: Limi
   raiseCrowding(terms, dues, limits);
 }
 
-interface Extent {
-  earliest: number;
-  latest: number;
-}
-
 /** Compares every moment with all others of its role in one sweep over the old dates. */
 function raiseOrderChanged(moving: readonly Moving[]): void {
   const byRole = new Map<string, Moving[]>();
@@ -53,47 +48,49 @@ function raiseOrderChanged(moving: readonly Moving[]): void {
     if (group === undefined) byRole.set(each.moment.role, [each]);
     else group.push(each);
   }
-  for (const group of byRole.values()) {
-    const extents = new Map<number, Extent>();
-    for (const each of group) {
-      if (each.state !== 'moved') continue;
-      const total = newTotal(each);
-      const extent = extents.get(oldTotal(each));
-      if (extent === undefined) extents.set(oldTotal(each), { earliest: total, latest: total });
-      else {
-        extent.earliest = Math.min(extent.earliest, total);
-        extent.latest = Math.max(extent.latest, total);
-      }
-    }
-    const olds = Float64Array.from(extents.keys()).sort();
-    const latestBefore = new Float64Array(olds.length + 1).fill(-Infinity);
-    const earliestFrom = new Float64Array(olds.length + 1).fill(Infinity);
-    olds.forEach((at, index) => {
-      latestBefore[index + 1] = Math.max(latestBefore[index]!, extents.get(at)!.latest);
-    });
-    for (let index = olds.length - 1; index >= 0; index--)
-      earliestFrom[index] = Math.min(earliestFrom[index + 1]!, extents.get(olds[index]!)!.earliest);
-    const place = new Map(Array.from(olds, (at, index) => [at, index]));
-    for (const each of group) {
-      const at = oldTotal(each);
-      const known = place.get(at);
-      const before = known ?? countBelow(olds, at);
-      const after = known === undefined ? before : known + 1;
-      const total = newTotal(each);
-      if (latestBefore[before]! > total || earliestFrom[after]! < total) each.flags |= FLAG.orderChanged;
-    }
-  }
+  for (const group of byRole.values()) sweep(inOldOrder(group));
 }
 
-function countBelow(sorted: Float64Array, value: number): number {
-  let low = 0;
-  let high = sorted.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (sorted[middle]! < value) low = middle + 1;
-    else high = middle;
+/** More moments than one role has in any job; with minutes below 2^32 a sort key stays a whole number. */
+const PLACES = 2 ** 21;
+
+/** Sorts by old date through one array of numbers, the old minute before the place in the list. */
+function inOldOrder(group: readonly Moving[]): readonly Moving[] {
+  let earliest = Infinity;
+  for (const each of group) earliest = Math.min(earliest, oldTotal(each));
+  const keys = new Float64Array(group.length);
+  for (let place = 0; place < group.length; place++)
+    keys[place] = (oldTotal(group[place]!) - earliest) * PLACES + place;
+  keys.sort();
+  return Array.from(keys, (key) => group[key % PLACES]!);
+}
+
+/**
+ * Flags what stood strictly before something in the old term and stands strictly after it now, or the other way round.
+ * Dates set by hand are compared with moved ones only, and alone are flagged.
+ */
+function sweep(inOrder: readonly Moving[]): void {
+  const count = inOrder.length;
+  const earliestFrom = new Float64Array(count + 1).fill(Infinity);
+  for (let place = count - 1; place >= 0; place--) {
+    const each = inOrder[place]!;
+    earliestFrom[place] = Math.min(earliestFrom[place + 1]!, each.state === 'moved' ? newTotal(each) : Infinity);
   }
-  return low;
+  let latestBefore = -Infinity;
+  for (let from = 0; from < count;) {
+    const at = oldTotal(inOrder[from]!);
+    let until = from;
+    let latest = latestBefore;
+    while (until < count && oldTotal(inOrder[until]!) === at) until++;
+    for (let place = from; place < until; place++) {
+      const each = inOrder[place]!;
+      const total = newTotal(each);
+      if (latestBefore > total || earliestFrom[until]! < total) each.flags |= FLAG.orderChanged;
+      if (each.state === 'moved' && total > latest) latest = total;
+    }
+    latestBefore = latest;
+    from = until;
+  }
 }
 
 function periodFinder({ periods = [] }: Calendar): (day: Day) => string | undefined {

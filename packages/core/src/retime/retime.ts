@@ -53,14 +53,13 @@ export function retime(job: RetimeJob): Result<readonly Retimed[]> {
     oldMeetings: indexMeetings(old, job.source.meetings ?? []),
     newMeetings: indexMeetings(to, job.destination.meetings ?? []),
   };
-  const moving = place(terms, job);
-  const groups = groupByItem(moving);
+  const { moving, groups, classEvents } = place(terms, job);
   const clock = zoneClock(job.destination.calendar.timeZone);
-  for (const group of groups.values()) if (group.length > 1) followLeader(group);
+  for (const group of groups) followLeader(group);
   for (const each of moving) if (each.state === 'moved' && !goesWithStart(each)) skipMissingHour(clock, each);
-  for (const group of groups.values()) if (group.length > 1) followStarts(terms, group);
+  for (const group of groups) followStarts(terms, group);
   for (const each of moving) if (each.state === 'moved' && goesWithStart(each)) skipMissingHour(clock, each);
-  for (const group of groups.values()) flagUnmetClass(terms, group);
+  for (const group of classEvents) flagUnmetClass(terms, group);
   raiseFlags(terms, moving, { perDay: job.limits?.perDay ?? 2, perWeek: job.limits?.perWeek ?? 4 }, job.now);
   return succeed(finish(moving));
 }
@@ -73,8 +72,19 @@ interface Intent {
   readonly series: string | undefined;
 }
 
+interface PlacedMoments {
+  readonly moving: readonly Moving[];
+  /** Moments of one item for the same people, where there is more than one. */
+  readonly groups: readonly (readonly Moving[])[];
+  readonly classEvents: readonly (readonly Moving[])[];
+}
+
+const CLEARED: readonly Step[] = [{ step: 'clear' }];
+const KEPT: readonly Step[] = [{ step: 'keep' }];
+const NO_STEPS: readonly Step[] = [];
+
 /** Applies the rules, landing and the hour to every moment by itself. */
-function place(terms: Terms, job: RetimeJob): Moving[] {
+function place(terms: Terms, job: RetimeJob): PlacedMoments {
   const policies = policyResolver(job.policy ?? {});
   const byHand = new Map(Object.entries(job.byHand ?? {}));
   const moving = job.moments.map((moment): Moving => {
@@ -104,16 +114,19 @@ function place(terms: Terms, job: RetimeJob): Moving[] {
       minute: oldMinute,
       rule: policy.rule,
       flags: 0,
-      steps: still === 'cleared' ? [{ step: 'clear' }] : still === 'kept' ? [{ step: 'keep' }] : [],
+      steps: still === 'cleared' ? CLEARED : still === 'kept' ? KEPT : NO_STEPS,
     };
   });
 
   const planStandsStill = policies.plan.rule === 'clear' || policies.plan.rule === 'keep';
   const classSeries = new Map<Moving, { readonly series: string | undefined }>();
-  for (const group of groupByItem(moving).values()) {
+  const groups = [...groupByItem(moving).values()].filter(({ length }) => length > 1);
+  const classEvents: (readonly Moving[])[] = [];
+  for (const group of groups) {
     const meeting = classMeetingOf(terms, group);
-    if (meeting === undefined || !meetsAsOften(terms, meeting.series)) continue;
-    for (const each of group) classSeries.set(each, meeting);
+    if (meeting === undefined) continue;
+    classEvents.push(group);
+    if (meetsAsOften(terms, meeting.series)) for (const each of group) classSeries.set(each, meeting);
   }
   const intentOf = (each: Moving): Intent => {
     const { policy, ruleIsNarrow } = policies.of(each.moment);
@@ -158,7 +171,7 @@ function place(terms: Terms, job: RetimeJob): Moving[] {
       intent.policy.hour === 'follow' ? followHour(terms, oldDay, oldMinute, at.day, moment.role) : oldMinute;
     settle(each, rule, at, minute);
   }
-  return moving;
+  return { moving, groups, classEvents };
 }
 
 function settle(each: Moving, rule: RuleUsed, { day, flags, steps }: Placed, minute: Minute): void {
@@ -225,7 +238,6 @@ function landed(
 
 /** A class event that another rule than `meeting` moved, and that now starts with no class meeting. */
 function flagUnmetClass(terms: Terms, group: readonly Moving[]): void {
-  if (classMeetingOf(terms, group) === undefined) return;
   const { meetings, firstAt } = terms.newMeetings.all;
   for (const each of group) {
     if (each.state !== 'moved' || each.rule === 'meeting' || each.moment.role !== 'starts') continue;

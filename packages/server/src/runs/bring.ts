@@ -239,9 +239,8 @@ async function noteLineage(
   );
   await manager.query(
     `INSERT INTO item_alias (course_id, alias, key)
-     SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE value->>'from' <> value->>'key'
-         ON CONFLICT DO NOTHING`,
-    [run.destinationId, JSON.stringify([...written, ...same])],
+     SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+    [run.destinationId, JSON.stringify([...written, ...same].filter(({ key, from }) => key !== from))],
   );
 }
 
