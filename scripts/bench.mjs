@@ -1,5 +1,7 @@
 // npm run bench: prints times and their ratio to what they are measured against in the same run. Never a test.
 import { spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
 
 const BENCHES = [
   ['packages/core/bench/retime.ts', 'tsconfig.base.json'],
@@ -13,3 +15,13 @@ for (const [file, tsconfig] of BENCHES) {
   });
   if (status !== 0) process.exit(status ?? 1);
 }
+
+const assets = 'packages/web/dist/assets';
+console.log('\n— scripts of the web application');
+if (existsSync(assets)) {
+  const sizes = readdirSync(assets)
+    .filter((name) => name.endsWith('.js'))
+    .map((name) => gzipSync(readFileSync(`${assets}/${name}`)).length);
+  const total = sizes.reduce((sum, size) => sum + size, 0) / 1000;
+  console.log(`all of them together: ${total.toFixed(0)} kB gzip; limit of a first load 350`);
+} else console.log('not built yet; npm run build makes them');

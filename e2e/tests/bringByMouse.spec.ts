@@ -44,7 +44,7 @@ test('last term’s announcements stay behind with their evidence, and can be tu
   );
   await page.getByRole('button', { name: 'Bring all 15' }).click();
   await expect(page.getByRole('link', { name: /^What 223 of 236/ })).toBeVisible();
-  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('· saved')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Bring 225 things' })).toBeVisible();
 });
@@ -99,7 +99,7 @@ test('one press settles a cause, and it stays settled after a reload', async ({ 
   await expect(page.getByRole('link', { name: /^When 134 dates, 3 doubts/ })).toBeVisible();
   await page.getByRole('button', { name: /^Sun 21 Mar: Field journal/ }).click();
   await expect(page.getByRole('link', { name: /^When 134 dates, 2 doubts/ })).toBeVisible();
-  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('· saved')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('link', { name: /^When 134 dates, 2 doubts/ })).toBeVisible();
 });

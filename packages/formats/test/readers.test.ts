@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { readCalendar } from '../src/readCalendar.js';
 import { readCourse } from '../src/readCourse.js';
 import { readJson } from '../src/readJson.js';
 import { readRoster } from '../src/readRoster.js';
@@ -64,6 +65,20 @@ describe('a course as JSON', () => {
       course([{ id: 'p', kind: 'page', title: 'a', moments: [{ id: 'm', role: 'due', at: '9 Feb' }] }]),
     );
     expect(!result.ok && result.problems[0]!.message).toContain('A moment, YYYY-MM-DDTHH:mm');
+  });
+});
+
+describe('a term calendar as JSON', () => {
+  it('is read, or told what is wrong with it and where', () => {
+    expect(readCalendar(JSON.stringify(calendar)).ok).toBe(true);
+    const problems = (change: object): unknown => {
+      const result = readCalendar(JSON.stringify({ ...calendar, ...change }));
+      return result.ok ? [] : result.problems.map(({ code, where }) => [code, where]);
+    };
+    expect(problems({ timeZone: 'Mars/Olympus' })).toEqual([['unknownZone', '/timeZone']]);
+    expect(problems({ closures: [{ from: '2027-03-15', to: '2027-03-21', kind: 'party' }] })).toEqual([
+      ['notAllowed', '/closures/0/kind'],
+    ]);
   });
 });
 

@@ -131,6 +131,19 @@ describe('what is refused', () => {
       '/decisions/policy/rule',
     ]);
   });
+  it('a date set by hand that is on no calendar', async () => {
+    const { body } = await ines
+      .put(`/api/plans/${planId}/decisions`)
+      .send({ version: 1, decisions: { ...decisions, byHand: { m: '2027-02-30T10:00' } } })
+      .expect(422);
+    expect(body.problems).toEqual([
+      {
+        code: 'noSuchDate',
+        message: '2027-02-30 is not on any calendar; give a date that exists.',
+        where: '/decisions/byHand/m',
+      },
+    ]);
+  });
   it('decisions that somebody else overtook', async () => {
     await ines.put(`/api/plans/${planId}/decisions`).send({ version: 1, decisions }).expect(200);
     const { body } = await ines.put(`/api/plans/${planId}/decisions`).send({ version: 1, decisions }).expect(409);

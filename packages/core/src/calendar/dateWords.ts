@@ -18,12 +18,15 @@ export const dayWordsWithYear = (day: Day): string => `${dayWords(day)} ${civilD
 /** “Tue 17 Mar 23:59”, from `YYYY-MM-DDTHH:mm`. */
 export const momentWords = (at: string): string => `${dayWords(parseDay(at))} ${at.slice('YYYY-MM-DDT'.length)}`;
 
-/** The class days of a pattern with the hour of the first: “Mon Wed 10:00”. */
-export function patternWords(pattern: readonly { readonly weekday: Weekday; readonly start: string }[]): string {
-  if (pattern.length === 0) return 'no class days';
+/** The class days of a pattern: “Mon Wed”; empty without any. */
+export function weekdayWords(pattern: readonly { readonly weekday: Weekday }[]): string {
   const weekdays = [...new Set(pattern.map(({ weekday }) => weekday))].sort((a, b) => a - b);
-  return `${weekdays.map(weekdayWord).join(' ')} ${pattern[0]!.start}`;
+  return weekdays.map(weekdayWord).join(' ');
 }
+
+/** The class days of a pattern with the hour of the first: “Mon Wed 10:00”. */
+export const patternWords = (pattern: readonly { readonly weekday: Weekday; readonly start: string }[]): string =>
+  pattern.length === 0 ? 'no class days' : `${weekdayWords(pattern)} ${pattern[0]!.start}`;
 
 /** “14:00”. */
 export const minuteWords = (minute: Minute): string => formatMinute(minute);

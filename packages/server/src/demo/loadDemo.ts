@@ -1,7 +1,7 @@
 import { copyFile, mkdir, readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Calendar, Course, LearnerSort, Problem } from '@yarin/core';
-import { readCourse, readJson, readRoster, readTable, type RosterFiles } from '@yarin/formats';
+import { readCalendar, readCourse, readRoster, readTable, type RosterFiles } from '@yarin/formats';
 import type { DataSource } from 'typeorm';
 import { PersonRow } from '../database/entities/person.js';
 import type { Writer } from '../writer/writer.js';
@@ -32,8 +32,8 @@ export async function loadDemo(
 
   const calendars = new Map<string, Calendar>();
   for (const file of await readdir(join(demoFolder, 'calendars'))) {
-    const json = readJson(await read(`calendars/${file}`));
-    const calendar = json.ok ? (json.value as Calendar) : orThrow(file, json.problems);
+    const result = readCalendar(await read(`calendars/${file}`));
+    const calendar = result.ok ? result.value : orThrow(file, result.problems);
     calendars.set(calendar.name ?? file, calendar);
   }
   const files: Record<string, string> = {};

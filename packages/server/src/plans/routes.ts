@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { decisionsSchema } from '@yarin/core/schemas';
-import type { CourseSummary } from '@yarin/core';
+import { parseDay, type CourseSummary, type Decisions } from '@yarin/core';
 import { Router } from 'express';
 import { summariseCourse } from '../courses/courseStore.js';
 import type { Server } from '../context.js';
 import { checked } from '../http/checked.js';
-import { conflict, notFound } from '../http/httpProblem.js';
+import { conflict, notFound, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/routes.js';
 import { mayChange, mayUse, require } from '../people/rights.js';
@@ -19,6 +19,18 @@ const checkPair = checked(
 const checkDecisions = checked(
   Type.Object({ version: Type.Integer(), decisions: decisionsSchema }, { additionalProperties: false }),
 );
+
+/** A date set by hand has to be on the calendar; the schema can only see its form. */
+function refuseImpossibleDates(byHand: Decisions['byHand']): void {
+  const problems = Object.entries(byHand)
+    .filter(([, at]) => Number.isNaN(parseDay(at)))
+    .map(([id, at]) => ({
+      code: 'noSuchDate',
+      message: `${at.slice(0, 10)} is not on any calendar; give a date that exists.`,
+      where: `/decisions/byHand/${id.replaceAll('~', '~0').replaceAll('/', '~1')}`,
+    }));
+  if (problems.length > 0) throw unusable(problems[0]!.message, problems);
+}
 
 export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds): Router {
   const router = Router();
@@ -51,6 +63,7 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
     const { plan, right } = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
     require(right);
     const { version, decisions } = checkDecisions(request.body);
+    refuseImpossibleDates(decisions.byHand);
     response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions, at: now() }));
   });
   return router;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weekdayWords } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { count } from '../shared/words.js';
@@ -33,9 +34,14 @@ const knots = computed(() => [
   { id: 'left-over', name: 'Left over', count: String(loose.value), waits: loose.value > 0, doubtful: loose.value > 0 },
 ]);
 
+const classDays = computed(() => {
+  const { source, shell } = plan.view!;
+  const [before, after] = [source, shell].map(({ meetings }) => weekdayWords(meetings));
+  return before === after || before === '' || after === '' ? '' : `class moves from ${before} to ${after} · `;
+});
 const savedWords = computed(() => {
   if (plan.isDone) return `brought ${plan.lastRun!.at.slice(11)} by ${plan.lastRun!.by}`;
-  return { saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving];
+  return `${classDays.value}${{ saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving]}`;
 });
 const share = computed(() => (isRunning.value ? runs.job!.share : plan.isDone ? 1 : 0));
 

@@ -56,7 +56,7 @@ function scrolled(): void {
   color: var(--indigo);
 }
 
-.date.doubtful span {
+.date.in-doubt span {
   color: var(--weld-ink);
   background: var(--weld-paper);
   border-radius: 3px;

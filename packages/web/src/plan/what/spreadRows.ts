@@ -47,7 +47,7 @@ export interface NewRow extends RowBase {
   readonly item: PreviewItem | undefined;
   readonly kind: string;
   readonly date: string;
-  readonly tone: 'moved' | 'doubtful' | 'here';
+  readonly tone: 'moved' | 'in-doubt' | 'here';
 }
 
 const SHOWN_ROLES: readonly (readonly [Moment['role'], string])[] = [
@@ -220,7 +220,7 @@ export function newRows(preview: Preview & Pick<Review, 'causes'>, grouping: Gro
       item,
       kind: KIND_WORDS[item.kind].one,
       date: item.verb === 'join' && date === '' ? 'joins' : isNew ? date : date || 'here already',
-      tone: isDoubtful && isNew ? 'doubtful' : isNew ? 'moved' : 'here',
+      tone: isDoubtful && isNew ? 'in-doubt' : isNew ? 'moved' : 'here',
     };
   });
 }
