@@ -11,7 +11,7 @@ import {
 } from '@yarin/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useRowWindow } from '../plan/what/useRowWindow.js';
+import { useRowWindow } from '../shared/useRowWindow.js';
 import { fetchCourse, fetchItem } from '../shared/api/courses.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { NewRow } from './spreadRows.js';
-import { useRowWindow } from './useRowWindow.js';
+import { useResizeWatch } from '../../shared/useResizeWatch.js';
+import { useRowWindow } from '../../shared/useRowWindow.js';
 
 const { rows } = defineProps<{ rows: readonly NewRow[]; focused: number }>();
 const emit = defineEmits<{ scrolled: [top: number, height: number] }>();
@@ -13,6 +14,7 @@ defineExpose({ scrollTo });
 function scrolled(): void {
   if (scroller.value !== null) emit('scrolled', scroller.value.scrollTop, scroller.value.clientHeight);
 }
+useResizeWatch(scroller, scrolled);
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue';
 import type { OldRow } from './spreadRows.js';
-import { useRowWindow } from './useRowWindow.js';
+import { useResizeWatch } from '../../shared/useResizeWatch.js';
+import { useRowWindow } from '../../shared/useRowWindow.js';
 
 const { rows } = defineProps<{ rows: readonly OldRow[] }>();
 const emit = defineEmits<{ scrolled: [top: number, height: number]; toggle: [row: OldRow]; open: [row: OldRow] }>();
@@ -41,6 +42,7 @@ function pressed(event: KeyboardEvent): void {
 function scrolled(): void {
   if (scroller.value !== null) emit('scrolled', scroller.value.scrollTop, scroller.value.clientHeight);
 }
+useResizeWatch(scroller, scrolled);
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
-import { useRowWindow } from '../what/useRowWindow.js';
+import { useRowWindow } from '../../shared/useRowWindow.js';
 
 const { dates, doubtful, movable } = defineProps<{
   dates: readonly PreviewDate[];

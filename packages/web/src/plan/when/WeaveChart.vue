@@ -4,7 +4,8 @@ import { scaleLinear } from 'd3-scale';
 import { select } from 'd3-selection';
 import { linkVertical } from 'd3-shape';
 import { dayWords, parseDay } from '@yarin/core';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import type { Weave, WeaveStrand } from './weaveGeometry.js';
 
 const { weave, oldName, newName, oldDays, newDays, week, movable } = defineProps<{
@@ -30,12 +31,11 @@ const NEW_Y = 196;
 const STRIP = 22;
 const BAR = 9;
 const HEIGHT = 274;
+const NARROWEST = 640;
 
 const frame = useTemplateRef<HTMLDivElement>('frame');
 const width = ref(1280);
-const watcher = new ResizeObserver(([entry]) => void (width.value = Math.max(640, entry!.contentRect.width)));
-onMounted(() => frame.value && watcher.observe(frame.value));
-onBeforeUnmount(() => watcher.disconnect());
+useResizeWatch(frame, (wide) => void (width.value = Math.max(NARROWEST, wide)));
 
 const x = computed(() => scaleLinear([0, weave.days], [MARGIN + LABELS, width.value - MARGIN]));
 const weekWidth = computed(() => x.value(7) - x.value(0));
