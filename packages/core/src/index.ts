@@ -23,16 +23,14 @@ export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
 export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
 export { reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
+export { isWritten, type PlanLine, type Verb } from './plan/line.js';
 export {
   isGraded,
-  isWritten,
   previewPlan,
   type PlanInput,
-  type PlanLine,
   type Preview,
   type PreviewDate,
   type PreviewItem,
-  type Verb,
 } from './plan/preview.js';
 export type { Calendar, Closure, Meeting } from './schemas/calendar.js';
 export type { Choices, Decisions } from './schemas/choices.js';

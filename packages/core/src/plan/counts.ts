@@ -1,6 +1,6 @@
 import type { Kind } from '../course/kinds.js';
 import type { SnapshotItem } from '../course/snapshot.js';
-import type { PlanLine, Verb } from './preview.js';
+import type { PlanLine, Verb } from './line.js';
 
 /** How many things of a kind the source has, and what becomes of them. `bring` counts what will be in the new course by this plan or was brought before. */
 export interface KindCount {

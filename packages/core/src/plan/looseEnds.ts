@@ -2,7 +2,7 @@ import type { Finding } from '../choose/finding.js';
 import { isWork } from '../course/kinds.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { CourseHead } from '../schemas/course.js';
-import type { PlanLine } from './preview.js';
+import type { PlanLine } from './line.js';
 
 export type Severity = 'breaks' | 'wrong' | 'untidy';
 

@@ -1,4 +1,4 @@
-import type { Decision, Why } from '../choose/choose.js';
+import type { Decision } from '../choose/choose.js';
 import { choose } from '../choose/choose.js';
 import type { Finding } from '../choose/finding.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
@@ -10,19 +10,8 @@ import type { ItemState, Link, Moment } from '../schemas/course.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
 import { arrange } from './arrange.js';
 import { countByKind, type KindCounts } from './counts.js';
+import { isWritten, type PlanLine, type Verb } from './line.js';
 import { matchToShell, type LineageEntry, type Match } from './match.js';
-
-export type Verb = 'add' | 'join' | 'same' | 'update' | 'keep' | 'ask' | 'gone' | 'leave' | 'here';
-
-/** What happens to one thing. `item` is null for what only the shell has, `to` is null for what does not come. */
-export interface PlanLine {
-  readonly source: string;
-  readonly item: string | null;
-  readonly verb: Verb;
-  readonly why: readonly Why[];
-  readonly to: string | null;
-  readonly place?: true;
-}
 
 /** An item of the new course as it will stand. */
 export interface PreviewItem extends SnapshotItem {
@@ -59,11 +48,6 @@ export interface PreviewDate extends DoubtfulMoment {
   readonly item: string;
   readonly graded: boolean;
 }
-
-const WRITTEN: readonly Verb[] = ['add', 'join', 'update'];
-
-export const isWritten = ({ verb, place }: Pick<PlanLine, 'verb' | 'place'>): boolean =>
-  WRITTEN.includes(verb) || place === true;
 
 /**
  * Works a plan out: which things come, what each becomes in the shell, and where every date goes.

@@ -19,7 +19,7 @@ import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides } from '../plans/workedPlan.js';
 import type { Command } from '../writer/command.js';
 import type { RunOperation, StoredItem } from './operations.js';
-import { learnerCounts, storedItems } from './storedItems.js';
+import { learnerCounts, removeHanging, storedItems } from './storedItems.js';
 
 export interface BringInput {
   readonly runId: string;
@@ -185,15 +185,11 @@ async function replaceItems(
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
     [at, rows, sourceId, destinationId],
   );
-  const keys = JSON.stringify(changed.map(({ item }) => item.id));
-  await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))', [
+  await removeHanging(
+    manager,
     destinationId,
-    keys,
-  ]);
-  await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))', [
-    destinationId,
-    keys,
-  ]);
+    changed.map(({ item }) => item.id),
+  );
 }
 
 function operationsOf(

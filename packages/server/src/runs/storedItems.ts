@@ -33,6 +33,19 @@ export async function storedItems(
   );
 }
 
+/** Removes the moments and links that hang on items. */
+export async function removeHanging(manager: EntityManager, courseId: string, keys: readonly string[]): Promise<void> {
+  const wanted = JSON.stringify(keys);
+  for (const [table, key] of [
+    ['moment', 'item_key'],
+    ['item_link', 'from_key'],
+  ])
+    await manager.query(`DELETE FROM ${table} WHERE course_id = ? AND ${key} IN (SELECT value FROM json_each(?))`, [
+      courseId,
+      wanted,
+    ]);
+}
+
 /** Puts rows back as they were, column by column. */
 export async function putBack(manager: EntityManager, table: string, rows: readonly Row[]): Promise<void> {
   for (const row of rows) {

@@ -1,7 +1,7 @@
 import { RunRow } from '../database/entities/run.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../writer/command.js';
-import { putBack } from './storedItems.js';
+import { putBack, removeHanging } from './storedItems.js';
 
 export interface TakeBackInput {
   readonly runId: string;
@@ -22,7 +22,8 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   if (run === null) throw notFound('This run is not there any more.');
   if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
   const course = run.destinationId;
-  const added = JSON.stringify(run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : [])));
+  const addedKeys = run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : []));
+  const added = JSON.stringify(addedKeys);
 
   const edited = await manager.query<TitleRow[]>(
     `SELECT item.title FROM item JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
@@ -40,14 +41,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
       `${kept.slice(0, 5).join(', ')}${kept.length > 5 ? ` and ${kept.length - 5} more` : ''} changed since. Nothing was taken back, so that no work is lost.`,
     );
 
-  await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))', [
-    course,
-    added,
-  ]);
-  await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key IN (SELECT value FROM json_each(?))', [
-    course,
-    added,
-  ]);
+  await removeHanging(manager, course, addedKeys);
   await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [
     course,
     added,
@@ -60,8 +54,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   for (const each of run.operations) {
     if (each.op !== 'changed') continue;
     const { item, moments, links } = each.before;
-    await manager.query('DELETE FROM moment WHERE course_id = ? AND item_key = ?', [course, each.key]);
-    await manager.query('DELETE FROM item_link WHERE course_id = ? AND from_key = ?', [course, each.key]);
+    await removeHanging(manager, course, [each.key]);
     await putBack(manager, 'item', [item]);
     await putBack(manager, 'moment', moments);
     await putBack(manager, 'item_link', links);

@@ -1,22 +1,14 @@
 <script setup lang="ts">
-import {
-  KIND_WORDS,
-  momentWords,
-  outlineOf,
-  ROLE_WORDS,
-  type CourseView,
-  type ItemView,
-  type OutlineRow,
-  type SnapshotItem,
-} from '@yarin/core';
+import { KIND_WORDS, momentWords, ROLE_WORDS, type CourseView, type ItemView } from '@yarin/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useRowWindow } from '../shared/useRowWindow.js';
 import { fetchCourse, fetchItem } from '../shared/api/courses.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
 import { count, courseCode, sectionWords } from '../shared/words.js';
+import CourseOutline from './CourseOutline.vue';
+import { courseRows } from './courseRows.js';
 import ItemBody from './ItemBody.vue';
 
 const { id } = defineProps<{ id: string }>();
@@ -26,52 +18,15 @@ const view = ref<CourseView>();
 const opened = ref<ItemView>();
 const failure = ref('');
 const itemFailure = ref('');
-const scroller = ref<HTMLElement | null>(null);
 
-interface Row {
-  readonly key: string | undefined;
-  readonly title: string;
-  readonly depth: number;
-  readonly isUnit: boolean;
-  readonly state: string;
-  readonly kind: string;
-  readonly date: string;
-}
-
-const STATE_WORDS = { open: '', draft: 'draft', hidden: 'hidden' } as const;
-const SHOWN_ROLES = ['due', 'posts', 'starts', 'opens'] as const;
-
-function firstDate({ moments = [] }: SnapshotItem): string {
-  const [moment] = SHOWN_ROLES.flatMap((role) => moments.find((each) => each.role === role) ?? []);
-  if (moment === undefined) return '';
-  return `${moment.role === 'starts' ? '' : ROLE_WORDS[moment.role]} ${momentWords(moment.at)}`.trim();
-}
-
-const rowOf = (row: OutlineRow<SnapshotItem>): Row =>
-  row.row === 'area'
-    ? { key: undefined, title: row.area, depth: 0, isUnit: false, state: '', kind: '', date: '' }
-    : {
-        key: row.item.id,
-        title: row.item.title,
-        depth: row.depth,
-        isUnit: row.item.kind === 'unit',
-        state: STATE_WORDS[row.item.state ?? 'open'],
-        kind: KIND_WORDS[row.item.kind].one,
-        date: firstDate(row.item),
-      };
-
-const rows = computed(() => outlineOf(view.value?.items ?? []).map(rowOf));
-const { inSight, height, reveal } = useRowWindow(scroller, () => rows.value.length);
+const rows = computed(() => courseRows(view.value?.items ?? []));
 const chosen = computed(() => (typeof route.query.item === 'string' ? route.query.item : ''));
 const placeOf = (key: string): number => rows.value.findIndex((row) => row.key === key);
 
 function load(): void {
   failure.value = '';
   fetchCourse(id).then(
-    (found) => {
-      view.value = found;
-      requestAnimationFrame(() => chosen.value && reveal(placeOf(chosen.value)));
-    },
+    (found) => void (view.value = found),
     (error: unknown) => void (failure.value = sentenceOf(error)),
   );
 }
@@ -100,7 +55,6 @@ function step(by: 1 | -1): void {
     const { key } = rows.value[at]!;
     if (key === undefined) continue;
     open(key);
-    reveal(at);
     return;
   }
 }
@@ -133,33 +87,7 @@ function followed(event: MouseEvent): void {
       <p v-if="!view.right.may" class="quiet small">{{ view.right.why }}</p>
     </header>
     <div class="pages">
-      <div ref="scroller" class="outline" role="list" aria-label="Outline" tabindex="0">
-        <div :style="{ height: `${height}px` }" class="all" role="presentation">
-          <div
-            v-for="{ index, start } in inSight"
-            :key="index"
-            class="row"
-            :style="{ transform: `translateY(${start}px)` }"
-            role="listitem"
-          >
-            <b v-if="rows[index]!.key === undefined">{{ rows[index]!.title }}</b>
-            <template v-else>
-              <button
-                class="open"
-                :class="{ unit: rows[index]!.isUnit }"
-                :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }"
-                :aria-current="rows[index]!.key === chosen"
-                @click="open(rows[index]!.key)"
-              >
-                {{ rows[index]!.title }} <small v-if="rows[index]!.state">{{ rows[index]!.state }}</small>
-              </button>
-              <span class="kind">{{ rows[index]!.kind }}</span>
-              <span class="date">{{ rows[index]!.date }}</span>
-            </template>
-          </div>
-        </div>
-        <p v-if="rows.length === 0" class="quiet">Nothing stands in this course yet.</p>
-      </div>
+      <CourseOutline :rows="rows" :chosen="chosen" @open="open" />
       <article class="sheet" aria-live="polite" @click="followed">
         <template v-if="opened">
           <p class="quiet small">
@@ -217,65 +145,6 @@ b {
   padding: 0 var(--margin);
 }
 
-.outline {
-  overflow: hidden auto;
-  scrollbar-width: thin;
-}
-
-.all {
-  position: relative;
-}
-
-.row {
-  position: absolute;
-  top: 0;
-  left: 0;
-  right: 0;
-  height: var(--row);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 104px 150px;
-  align-items: center;
-  border-bottom: 1px solid var(--rule-faint);
-  white-space: nowrap;
-}
-
-.open {
-  border: 0;
-  height: 27px;
-  padding: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  text-align: left;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  cursor: pointer;
-}
-
-.open.unit {
-  font-weight: 600;
-}
-
-.open[aria-current='true'] {
-  background: var(--row-focus);
-}
-
-small {
-  font-size: 12px;
-  font-weight: 400;
-  color: var(--quiet);
-}
-
-.kind,
-.date {
-  font-size: 12.5px;
-  color: var(--quiet);
-}
-
-.date {
-  text-align: right;
-}
-
 .sheet {
   overflow: auto;
   padding: 14px 0 40px;
@@ -294,14 +163,6 @@ ul {
     grid-template-columns: 1fr;
     grid-template-rows: 1fr 1fr;
     gap: 8px;
-  }
-
-  .row {
-    grid-template-columns: minmax(0, 1fr) 90px;
-  }
-
-  .date {
-    display: none;
   }
 }
 </style>

@@ -13,7 +13,7 @@ const plan = usePlanStore();
   <div class="glance">
     <template v-if="plan.isDone">
       <section aria-label="Left over">
-        <h2>Left over <small>the worst first</small></h2>
+        <h2>Left over <small class="beside">the worst first</small></h2>
         <LooseEndList />
       </section>
       <WhatWasDone />
@@ -33,12 +33,6 @@ const plan = usePlanStore();
   align-content: start;
   padding: 20px var(--margin);
   overflow: auto;
-}
-
-small {
-  margin-left: 8px;
-  font: 13px var(--sans);
-  color: var(--quiet);
 }
 
 @media (max-width: 800px) {

@@ -26,7 +26,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
         >{{ ruleWords(plan.policy) }}, {{ weekdayMapWords(plan.policy) }}</RouterLink
       >. Each thing lands {{ landing }}; the course stays closed to learners until you open it.
     </p>
-    <ul>
+    <ul class="lines">
       <PlanLine v-for="line in lines" :key="line.key" :title="line.title" :detail="line.detail">
         <button
           class="plain-link number"
@@ -46,11 +46,5 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
   padding-bottom: 10px;
   font-size: 16.5px;
   line-height: 24px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 </style>

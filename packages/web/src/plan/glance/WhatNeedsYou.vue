@@ -28,8 +28,8 @@ function open(item: string): void {
 
 <template>
   <section aria-label="What needs you">
-    <h2>What needs you <small>none of it holds the plan up</small></h2>
-    <ul>
+    <h2>What needs you <small class="beside">none of it holds the plan up</small></h2>
+    <ul class="lines">
       <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
       <PlanLine v-for="end in ends" :key="end.code" :title="end.sentence" :detail="end.detail">
         <button class="plain-link" :aria-label="`See: ${end.sentence}`" @click="$emit('go', 'left-over')">see</button>
@@ -46,17 +46,3 @@ function open(item: string): void {
     <p v-if="isQuiet" class="quiet">Nothing. Every date has a plain place, and nothing waits for a decision.</p>
   </section>
 </template>
-
-<style scoped>
-small {
-  margin-left: 8px;
-  font: 13px var(--sans);
-  color: var(--quiet);
-}
-
-ul {
-  list-style: none;
-  margin: 4px 0 0;
-  padding: 0;
-}
-</style>

@@ -12,13 +12,15 @@ const plan = usePlanStore();
     <section aria-label="Loose ends">
       <h2>
         Loose ends
-        <small>{{ plan.isDone ? 'as they are in the new course' : 'as they would remain after the run' }}</small>
+        <small class="beside">{{
+          plan.isDone ? 'as they are in the new course' : 'as they would remain after the run'
+        }}</small>
       </h2>
       <LooseEndList />
     </section>
     <section aria-label="Dates to look at">
-      <h2>Dates to look at <small>one line a cause</small></h2>
-      <ul v-if="plan.preview!.causes.length > 0">
+      <h2>Dates to look at <small class="beside">one line a cause</small></h2>
+      <ul v-if="plan.preview!.causes.length > 0" class="lines">
         <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
       </ul>
       <p v-else class="quiet">
@@ -37,18 +39,6 @@ const plan = usePlanStore();
   align-content: start;
   padding: 20px var(--margin);
   overflow: auto;
-}
-
-small {
-  margin-left: 8px;
-  font: 13px var(--sans);
-  color: var(--quiet);
-}
-
-ul {
-  list-style: none;
-  margin: 4px 0 0;
-  padding: 0;
 }
 
 @media (max-width: 800px) {

@@ -21,7 +21,7 @@ function open(item: string): void {
 </script>
 
 <template>
-  <ul v-if="plan.preview!.looseEnds.length > 0">
+  <ul v-if="plan.preview!.looseEnds.length > 0" class="lines">
     <PlanLine v-for="end in plan.preview!.looseEnds" :key="end.code" :title="end.sentence">
       <template #detail
         ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> · {{ end.detail }}</template
@@ -40,12 +40,6 @@ function open(item: string): void {
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 4px 0 0;
-  padding: 0;
-}
-
 .breaks {
   color: var(--madder);
 }

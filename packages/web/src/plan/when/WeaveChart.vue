@@ -5,6 +5,8 @@ import { select } from 'd3-selection';
 import { linkVertical } from 'd3-shape';
 import { dayWords, parseDay } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import WeaveStrip from './WeaveStrip.vue';
+import { LABELS, MARGIN, STRIP } from './weaveMeasures.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import type { Weave, WeaveStrand } from './weaveGeometry.js';
 
@@ -24,13 +26,11 @@ const emit = defineEmits<{
   picked: [id: string];
 }>();
 
-const MARGIN = 24;
-const LABELS = 126;
 const OLD_Y = 86;
 const NEW_Y = 196;
-const STRIP = 22;
-const BAR = 9;
-const HEIGHT = 274;
+const MOST_BAR = 9;
+const TALLEST_LOAD = 48;
+const HEIGHT = 290;
 const NARROWEST = 640;
 
 const frame = useTemplateRef<HTMLDivElement>('frame');
@@ -38,8 +38,15 @@ const width = ref(1280);
 useResizeWatch(frame, (wide) => void (width.value = Math.max(NARROWEST, wide)));
 
 const x = computed(() => scaleLinear([0, weave.days], [MARGIN + LABELS, width.value - MARGIN]));
-const weekWidth = computed(() => x.value(7) - x.value(0));
-const dayWidth = computed(() => x.value(1) - x.value(0));
+const sides = computed(() => [
+  { strip: weave.old, name: oldName, days: oldDays, y: OLD_Y, isNew: false },
+  { strip: weave.new, name: newName, days: newDays, y: NEW_Y, isNew: true },
+]);
+/** Height of one piece of graded work, the same on both sides. */
+const loadHeight = computed(() => {
+  const most = Math.max(1, ...[...weave.old.weeks, ...weave.new.weeks].map(({ load }) => load));
+  return Math.min(MOST_BAR, TALLEST_LOAD / most);
+});
 
 const link = linkVertical<{ source: [number, number]; target: [number, number] }, [number, number]>()
   .x(([left]) => left)
@@ -95,79 +102,19 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
           <path d="M0 0V6" class="hatch" />
         </pattern>
       </defs>
-      <text v-for="month in weave.old.months" :key="`o${month.at}`" :x="x(month.at) + 4" y="16" class="quiet">
-        {{ month.name }}
-      </text>
-      <text v-for="month in weave.new.months" :key="`n${month.at}`" :x="x(month.at) + 4" :y="HEIGHT - 4" class="quiet">
-        {{ month.name }}
-      </text>
-
-      <text :x="MARGIN" :y="OLD_Y + 13" class="term">{{ oldName }}</text>
-      <text :x="MARGIN" :y="OLD_Y + 29" class="quiet">class {{ oldDays }}</text>
-      <text :x="MARGIN" :y="OLD_Y - 12" class="quiet">graded work</text>
-      <text :x="MARGIN" :y="NEW_Y + 13" class="term">{{ newName }}</text>
-      <text :x="MARGIN" :y="NEW_Y + 29" class="quiet">class {{ newDays }}</text>
-      <text :x="MARGIN" :y="NEW_Y + 46" class="quiet">graded work</text>
-
-      <g
-        v-for="strip in [
-          { of: weave.old, y: OLD_Y, isNew: false },
-          { of: weave.new, y: NEW_Y, isNew: true },
-        ]"
-        :key="strip.y"
-      >
-        <g v-for="each in strip.of.weeks" :key="each.start">
-          <rect
-            v-if="each.load > 0"
-            :x="x(each.at * 7) + 6"
-            :width="weekWidth - 12"
-            :y="strip.isNew ? strip.y + STRIP + 4 : strip.y - 4 - Math.min(each.load, 7) * BAR"
-            :height="Math.min(each.load, strip.isNew ? 4 : 7) * BAR"
-            :class="strip.isNew ? (each.piled ? 'piled' : 'load-new') : 'load-old'"
-          />
-          <text
-            v-if="each.piled"
-            :x="x(each.at * 7) + weekWidth / 2"
-            :y="strip.y + STRIP + 18"
-            text-anchor="middle"
-            class="doubt-text"
-          >
-            {{ each.load }} due
-          </text>
-          <rect
-            :x="x(each.at * 7)"
-            :y="strip.y"
-            :width="weekWidth"
-            :height="STRIP"
-            :class="['week', each.is, { narrowed: strip.isNew && week === each.start, pick: strip.isNew }]"
-            @click="strip.isNew && emit('week', week === each.start ? null : each.start)"
-          />
-          <text v-if="each.is === 'teaching'" :x="x(each.at * 7) + 6" :y="strip.y + 15" class="quiet over">
-            {{ each.label }}
-          </text>
-          <text v-else :x="x(each.at * 7) + weekWidth / 2" :y="strip.y + 15" text-anchor="middle" class="quiet over">
-            {{ each.label }}
-          </text>
-        </g>
-        <rect
-          v-for="closed in strip.of.closedDays"
-          :key="`c${closed.at}`"
-          :x="x(closed.at)"
-          :y="strip.y"
-          :width="dayWidth"
-          :height="STRIP"
-          fill="url(#hatch)"
-          class="over"
-        >
-          <title>{{ closed.label }}</title>
-        </rect>
-        <path
-          v-for="at in strip.of.classDays"
-          :key="`t${at}`"
-          :d="`M${x(at + 0.5)} ${strip.isNew ? strip.y : strip.y + STRIP}v${strip.isNew ? -4 : 4}`"
-          class="tick"
-        />
-      </g>
+      <WeaveStrip
+        v-for="side in sides"
+        :key="side.name"
+        :strip="side.strip"
+        :name="side.name"
+        :days="side.days"
+        :y="side.y"
+        :is-new="side.isNew"
+        :x="x"
+        :load-height="loadHeight"
+        :narrowed="side.isNew ? week : null"
+        @week="(start) => emit('week', start)"
+      />
 
       <path
         v-for="strand in weave.strands"
@@ -214,64 +161,9 @@ text {
   fill: var(--ink);
 }
 
-text.quiet {
-  fill: var(--quiet);
-}
-
-text.term {
-  font: 500 15px var(--serif);
-}
-
-.over {
-  pointer-events: none;
-}
-
 .hatch {
   stroke: var(--hatch);
   stroke-width: 2;
-}
-
-.week {
-  fill: var(--raised);
-  stroke: var(--rule);
-}
-
-.week.pick {
-  cursor: pointer;
-}
-
-.week.exam {
-  fill: var(--exam);
-}
-
-.week.outside {
-  fill: none;
-  stroke: var(--rule-faint);
-}
-
-.week.narrowed {
-  stroke: var(--indigo);
-  stroke-width: 2;
-}
-
-.load-old {
-  fill: var(--load-old);
-}
-
-.load-new {
-  fill: var(--load-new);
-}
-
-.piled {
-  fill: var(--load-piled);
-}
-
-.doubt-text {
-  fill: var(--weld-ink);
-}
-
-.tick {
-  stroke: var(--ink);
 }
 
 .strand {

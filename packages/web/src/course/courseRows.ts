@@ -1,0 +1,37 @@
+import { KIND_WORDS, momentWords, outlineOf, ROLE_WORDS, type OutlineRow, type SnapshotItem } from '@yarin/core';
+
+/** A row of a course's outline; the heading of an area has no key. */
+export interface CourseRow {
+  readonly key: string | undefined;
+  readonly title: string;
+  readonly depth: number;
+  readonly isUnit: boolean;
+  readonly state: string;
+  readonly kind: string;
+  readonly date: string;
+}
+
+const STATE_WORDS = { open: '', draft: 'draft', hidden: 'hidden' } as const;
+const SHOWN_ROLES = ['due', 'posts', 'starts', 'opens'] as const;
+
+function firstDate({ moments = [] }: SnapshotItem): string {
+  const [moment] = SHOWN_ROLES.flatMap((role) => moments.find((each) => each.role === role) ?? []);
+  if (moment === undefined) return '';
+  return `${moment.role === 'starts' ? '' : ROLE_WORDS[moment.role]} ${momentWords(moment.at)}`.trim();
+}
+
+const rowOf = (row: OutlineRow<SnapshotItem>): CourseRow =>
+  row.row === 'area'
+    ? { key: undefined, title: row.area, depth: 0, isUnit: false, state: '', kind: '', date: '' }
+    : {
+        key: row.item.id,
+        title: row.item.title,
+        depth: row.depth,
+        isUnit: row.item.kind === 'unit',
+        state: STATE_WORDS[row.item.state ?? 'open'],
+        kind: KIND_WORDS[row.item.kind].one,
+        date: firstDate(row.item),
+      };
+
+/** The outline of a course, in teaching order. */
+export const courseRows = (items: readonly SnapshotItem[]): CourseRow[] => outlineOf(items).map(rowOf);
