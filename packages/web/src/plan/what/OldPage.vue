@@ -75,6 +75,7 @@ useResizeWatch(scroller, scrolled);
           class="box"
           :class="rows[index]!.box"
           title="bring or leave"
+          aria-hidden="true"
           @click.stop="((focused = index), emit('toggle', rows[index]!))"
         ></span>
         <span class="title" :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }"

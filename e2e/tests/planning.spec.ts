@@ -1,0 +1,91 @@
+import { expect, openPlan, signIn, test } from '../app.js';
+
+test('the spread by kind counts every kind and leaves one with a press', async ({ page, app }) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.keyboard.press('w');
+  await page.getByRole('button', { name: 'kind', exact: true }).click();
+  const units = page.getByRole('treeitem', { name: /^Units/ });
+  await expect(units).toContainText('18 of 19');
+  await expect(units).toHaveAttribute('aria-checked', 'mixed');
+  const tree = page.getByRole('tree');
+  await tree.focus();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('treeitem', { name: /Course settings/ })).toBeVisible();
+  await page
+    .getByRole('treeitem', { name: /Unit 14 opens after Lab 13/ })
+    .getByTitle('bring or leave')
+    .click();
+  await expect(page.getByRole('link', { name: /^What 207 of 236/ })).toBeVisible();
+});
+
+test('other rules say how many doubts and dates would differ, and the proposal is one press away', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.keyboard.press('n');
+  await expect(page.getByText('proposed: 7 dates in doubt, without the map 20')).toBeVisible();
+  await page.getByRole('button', { name: 'other rules' }).click();
+  const without = page.getByRole('listitem').filter({ hasText: 'Same teaching week, same weekday' });
+  await expect(without).toContainText('20 doubts, 90 dates would differ');
+  await without.getByRole('button', { name: 'take this' }).click();
+  await expect(page.getByText('20 dates in doubt first')).toBeVisible();
+  await page.getByRole('button', { name: 'as proposed' }).click();
+  await expect(page.getByText('7 dates in doubt first, then 127')).toBeVisible();
+});
+
+test('a week of the new term narrows the table', async ({ page, app }) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.keyboard.press('n');
+  await page.locator('rect.week.exam.pick').click();
+  await expect(page.getByText('only the week of Mon 3 May')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Written exam, sitting starts/ })).toBeVisible();
+  await page.getByRole('button', { name: 'all weeks' }).click();
+  await expect(page.getByText('7 dates in doubt first')).toBeVisible();
+});
+
+test('another predecessor can be chosen, and an administrator acts for an instructor', async ({ page, app }) => {
+  await signIn(page, app, 'Tomas Rhee');
+  const bees = page.getByRole('region', { name: 'Beekeeping' });
+  await bees.getByRole('button', { name: '2 more' }).click();
+  await bees
+    .getByRole('listitem')
+    .filter({ hasText: 'Summer 2026' })
+    .getByRole('button', { name: 'plan from this' })
+    .click();
+  await expect(page.getByText('Summer 2026')).toBeVisible();
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await expect(page.getByRole('region', { name: 'What was done' })).toContainText('by Tomas Rhee');
+  await page.getByRole('button', { name: 'Tomas Rhee' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Ines Marant' }).click();
+  await expect(page.getByText(/things into APC 120-01 from Summer 2026/)).toBeVisible();
+  await page.getByRole('button', { name: 'take back' }).click();
+  await expect(page.getByText('by Tomas Rhee; taken back')).toBeVisible();
+});
+
+test('a note to this term opens the thing it was left beside', async ({ page, app }) => {
+  await signIn(page, app);
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Split in two; nobody finished.' })
+    .getByRole('link', { name: 'open' })
+    .click();
+  await expect(page.getByRole('article')).toContainText('Lab 5: drift nets');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('article')).not.toContainText('Lab 5: drift nets');
+});
+
+test('a run that fails says so, and the shell is as it was', async ({ page, app }) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.route('**/runs', (route) => route.abort());
+  await page.getByRole('button', { name: 'Bring 210 things' }).click();
+  await expect(page.getByRole('alert')).toContainText('Yarin can’t be reached just now');
+  await page.unroute('**/runs');
+  await page.getByRole('button', { name: 'Bring 210 things' }).click();
+  await expect(page.getByRole('region', { name: 'What was done' })).toBeVisible();
+});

@@ -1,0 +1,138 @@
+import { describe, expect, it } from '@jest/globals';
+import type { CourseSummary, DeskShell, LearnerCounts, Preview, Snapshot } from '@yarin/core';
+import { deskLine, holdsWords, reasonWords, sentenceWords } from '../src/desk/deskWords.js';
+import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../src/plan/planWords.js';
+import { count, courseCode, listed, sectionWords } from '../src/shared/words.js';
+
+const SUMMARY = {
+  code: 'ECO',
+  number: '214',
+  section: '02',
+  things: 8,
+  stockThings: 8,
+  type: 'course',
+  meetings: [
+    { weekday: 2, start: '14:00', end: '15:15' },
+    { weekday: 4, start: '14:00', end: '15:15' },
+  ],
+} as unknown as CourseSummary;
+const shell = (verdict: DeskShell['verdict'], done = false): DeskShell =>
+  ({ verdict, done: done ? {} : null }) as unknown as DeskShell;
+
+describe('words for courses', () => {
+  it('name a section with its class days, and what it is when it is none', () => {
+    expect(courseCode(SUMMARY)).toBe('ECO 214-02');
+    expect(sectionWords(SUMMARY)).toBe('section 02 · Tue Thu 14:00');
+    expect(sectionWords({ ...SUMMARY, type: 'development' })).toBe('development course');
+    expect(sectionWords({ ...SUMMARY, meetings: [] })).toBe('section 02 · no class days');
+  });
+  it('count and list', () => {
+    expect([count(1, 'thing'), count(0, 'thing'), count(2, 'category', 'categories')]).toEqual([
+      '1 thing',
+      '0 things',
+      '2 categories',
+    ]);
+    expect([listed(['a']), listed(['a', 'b']), listed(['a', 'b', 'c'])]).toEqual(['a', 'a and b', 'a, b and c']);
+  });
+});
+
+describe('words of the Desk', () => {
+  it('say what a shell holds', () => {
+    expect(holdsWords(SUMMARY)).toBe('8 stock things');
+    expect(holdsWords({ ...SUMMARY, things: 213 })).toBe('holds 213 things');
+    expect(holdsWords({ ...SUMMARY, things: 0, stockThings: 0 })).toBe('empty');
+  });
+  it('say why a course is proposed, and what speaks against it', () => {
+    expect(reasonWords({ for: ['sameCourse', 'yours', 'latestRun', 'sameCampus'], against: [] })).toBe(
+      'yours, the last to run',
+    );
+    expect(reasonWords({ for: ['sameCourse'], against: ['notYours', 'otherCampus'] })).toBe(
+      'same course; but not yours and another campus',
+    );
+  });
+  it('put a plan in one sentence', () => {
+    const sentence = { come: 208, of: 236, dates: 134, doubts: 4, leftOver: 4, toWrite: 210 };
+    expect(sentenceWords(sentence)).toBe('208 of 236 come, 134 dates move, 4 to look at');
+    expect(sentenceWords({ ...sentence, dates: 1, doubts: 0 })).toBe(
+      '208 of 236 come, 1 date moves, nothing to look at',
+    );
+    expect(sentenceWords({ ...sentence, toWrite: 0 })).toBe('208 of 236 are there');
+  });
+  it('sum up all shells in a line', () => {
+    expect(deskLine([shell('one'), shell('one'), shell('several'), shell('none'), shell('one', true)])).toBe(
+      'Five shells are yours. Two plans are ready, one needs a choice, one has no predecessor, one is done.',
+    );
+    expect(deskLine([shell('one')])).toBe('One shell is yours. One plan is ready.');
+  });
+});
+
+describe('words of the plan', () => {
+  const source = {
+    items: [
+      { id: 'a', kind: 'announcement', title: 'Snow day', contentHash: '' },
+      { id: 'b', kind: 'announcement', title: 'Welcome', contentHash: '' },
+      { id: 'w', kind: 'assignment', title: 'Reach atlas', points: 20, contentHash: '' },
+      { id: 'k', kind: 'questionBank', title: 'Streams', contentHash: '' },
+      { id: 'p', kind: 'page', title: 'Salt', contentHash: '' },
+    ],
+  } as unknown as Snapshot;
+  const line = (item: string | null, verb: string, more: object = {}): object => ({
+    source: 'old',
+    item,
+    verb,
+    why: [],
+    to: null,
+    ...more,
+  });
+  const preview = {
+    lines: [
+      line('a', 'leave', { why: [{ reason: 'finding', finding: 'lastTermsAnnouncement' }] }),
+      line('b', 'add', { to: 'b' }),
+      line('w', 'leave', { place: true, to: 'w', why: [{ reason: 'finding', finding: 'heldOutside' }] }),
+      line('k', 'add', { to: 'k', why: [{ reason: 'neededBy', item: 'q' }] }),
+      line('p', 'leave', { why: [{ reason: 'item' }] }),
+      line(null, 'here', { to: 's' }),
+    ],
+  } as unknown as Preview;
+
+  it('tell each fate with its things and number', () => {
+    expect(fateLines(source, preview).map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
+      'Stays behind: announcements of last term | Snow day | 1 of 2',
+      'Keeps its place: held by last term’s outside course | Reach atlas: 20 points stay in the weights until you link them anew | 1',
+      'Left by you | Salt | 1',
+      'Comes along: needed by what you bring | Streams | 1',
+    ]);
+  });
+  it('say what becomes of the shell’s own', () => {
+    expect(shellWords(preview)).toBe('1 thing of the new shell stays as it is.');
+    expect(
+      shellWords({
+        ...preview,
+        lines: [line('a', 'join'), line('b', 'join'), line(null, 'here')],
+      } as unknown as Preview),
+    ).toBe('2 stock things of the new shell are taken up, 1 stays as it is.');
+    expect(shellWords({ ...preview, lines: [] })).toBe('The new shell is empty.');
+  });
+  it('name the rule and the class-day map', () => {
+    expect(`${ruleWords({})}, ${weekdayMapWords({ weekdays: { 1: 2, 3: 4 } })}`).toBe(
+      'the same teaching week, Mon to Tue, Wed to Thu',
+    );
+    expect(`${ruleWords({ rule: 'stretch' })}, ${weekdayMapWords({})}`).toBe(
+      'the same share of the term, same weekday',
+    );
+  });
+  it('say the zeros of what never comes', () => {
+    const learners: LearnerCounts = {
+      enrolment: 24,
+      submission: 456,
+      attempt: 0,
+      reply: 0,
+      mark: 456,
+      attendance: 0,
+      personalDate: 2,
+    };
+    expect(zerosWords(learners)).toBe(
+      '0 of 24 people, 0 of 456 submissions, 0 attempts, 0 replies, 0 of 456 marks, 0 attendances, 0 of 2 personal dates',
+    );
+  });
+});
