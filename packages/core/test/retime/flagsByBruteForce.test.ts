@@ -69,7 +69,7 @@ describe('flags', () => {
     fc.assert(
       fc.property(
         fc.array(moment, { minLength: 1, maxLength: 24 }),
-        fc.constantFrom({}, { 1: 2, 3: 4 }, { 1: 3, 5: 2 }),
+        fc.constantFrom<Record<string, number>>({}, { 1: 2, 3: 4 }, { 1: 3, 5: 2 }),
         (drawn, weekdays) => {
           const first = parseDay('2026-01-12');
           const moments = drawn.map(({ role, day, minute, graded }, index): RetimeMoment => ({
