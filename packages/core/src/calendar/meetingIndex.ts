@@ -82,5 +82,9 @@ function listMeetings(calendar: CalendarIndex, pattern: readonly Meeting[]): Mee
 
 /** The meetings of one day, in order of hour. */
 export function meetingsOn(list: MeetingList, day: Day): readonly ClassMeeting[] {
-  return list.meetings.slice(list.firstAt(day), list.firstAt(day + 1));
+  const from = list.firstAt(day);
+  const until = list.firstAt(day + 1);
+  return from === until ? NONE : list.meetings.slice(from, until);
 }
+
+const NONE: readonly ClassMeeting[] = [];

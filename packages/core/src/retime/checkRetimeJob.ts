@@ -1,5 +1,5 @@
 import { checkCalendar, checkMeetings } from '../calendar/checkCalendar.js';
-import { parseDay } from '../calendar/day.js';
+import { parseDay, parseMinute } from '../calendar/day.js';
 import type { Problem } from '../problem.js';
 import type { RetimeJob } from '../schemas/retimeJob.js';
 
@@ -11,8 +11,27 @@ const noSuchDate = (at: string, where: string): Problem => ({
 
 const pointer = (key: string): string => key.replaceAll('~', '~0').replaceAll('/', '~1');
 
+/** The moments of a job as numbers, read once. */
+export interface ParsedMoments {
+  readonly days: Float64Array;
+  readonly minutes: Float64Array;
+}
+
+const TIME_AT = 'YYYY-MM-DDT'.length;
+
+/** Reads the dates of all moments; a day that does not exist is NaN. */
+export function parseMoments(moments: RetimeJob['moments']): ParsedMoments {
+  const days = new Float64Array(moments.length);
+  const minutes = new Float64Array(moments.length);
+  moments.forEach(({ at }, index) => {
+    days[index] = parseDay(at);
+    minutes[index] = parseMinute(at, TIME_AT);
+  });
+  return { days, minutes };
+}
+
 /** What stands in the way of retiming a job that fits the schema. */
-export function checkRetimeJob(job: RetimeJob): Problem[] {
+export function checkRetimeJob(job: RetimeJob, { days }: ParsedMoments): Problem[] {
   const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
   const problems = [
     ...checkCalendar(job.source.calendar, '/source/calendar', weekStartsOn),
@@ -22,14 +41,14 @@ export function checkRetimeJob(job: RetimeJob): Problem[] {
   ];
   const ids = new Set<string>();
   job.moments.forEach(({ id, at }, index) => {
-    if (Number.isNaN(parseDay(at))) problems.push(noSuchDate(at, `/moments/${index}/at`));
-    if (ids.has(id))
-      problems.push({
-        code: 'idTwice',
-        message: `The id “${id}” stands twice; each moment needs one of its own.`,
-        where: `/moments/${index}/id`,
-      });
-    ids.add(id);
+    if (Number.isNaN(days[index])) problems.push(noSuchDate(at, `/moments/${index}/at`));
+    const before = ids.size;
+    if (ids.add(id).size > before) return;
+    problems.push({
+      code: 'idTwice',
+      message: `The id “${id}” stands twice; each moment needs one of its own.`,
+      where: `/moments/${index}/id`,
+    });
   });
   for (const [id, at] of Object.entries(job.byHand ?? {})) {
     const where = `/byHand/${pointer(id)}`;

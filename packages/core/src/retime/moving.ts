@@ -1,11 +1,13 @@
 import { MINUTES_PER_DAY, type Day, type Minute } from '../calendar/day.js';
 import type { RetimeMoment } from '../schemas/retimeJob.js';
 import type { FlagBits } from './flags.js';
+import type { PolicyOf } from './policy.js';
 import type { RuleUsed, Step } from './steps.js';
 
 /** A moment on its way to its new date; the stages of retiming change it in turn. */
 export interface Moving {
   readonly moment: RetimeMoment;
+  readonly policyOf: PolicyOf;
   readonly oldDay: Day;
   readonly oldMinute: Minute;
   readonly state: 'moved' | 'cleared' | 'kept' | 'byHand';
@@ -26,16 +28,24 @@ export function moveTo(moving: Moving, total: number): void {
   moving.minute = total - moving.day * MINUTES_PER_DAY;
 }
 
-/** Moments of one item for the same people, in input order; a moment without an item is in no group. */
-export function groupByItem(moving: readonly Moving[]): ReadonlyMap<string, Moving[]> {
-  const groups = new Map<string, Moving[]>();
+const peopleKey = ({ item, for: people }: RetimeMoment): string | undefined =>
+  people === undefined || item === undefined ? item : `${item}\u0000${people}`;
+
+/** Moments of one item for the same people, in input order, where there is more than one. */
+export function groupByItem(moving: readonly Moving[]): readonly (readonly Moving[])[] {
+  const groups: Moving[][] = [];
+  const known = new Map<string, Moving | Moving[]>();
   for (const each of moving) {
-    const { item, for: people } = each.moment;
-    if (item === undefined) continue;
-    const key = people === undefined ? item : `${item}\u0000${people}`;
-    const group = groups.get(key);
-    if (group === undefined) groups.set(key, [each]);
-    else group.push(each);
+    const key = peopleKey(each.moment);
+    if (key === undefined) continue;
+    const group = known.get(key);
+    if (group === undefined) known.set(key, each);
+    else if (Array.isArray(group)) group.push(each);
+    else {
+      const pair = [group, each];
+      known.set(key, pair);
+      groups.push(pair);
+    }
   }
   return groups;
 }

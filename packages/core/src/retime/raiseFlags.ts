@@ -48,48 +48,48 @@ function raiseOrderChanged(moving: readonly Moving[]): void {
     if (group === undefined) byRole.set(each.moment.role, [each]);
     else group.push(each);
   }
-  for (const group of byRole.values()) sweep(inOldOrder(group));
+  for (const group of byRole.values()) sweep(group);
 }
 
 /** More moments than one role has in any job; with minutes below 2^32 a sort key stays a whole number. */
 const PLACES = 2 ** 21;
 
-/** Sorts by old date through one array of numbers, the old minute before the place in the list. */
-function inOldOrder(group: readonly Moving[]): readonly Moving[] {
+/** Places in the list by old date, through one sorted array of numbers. */
+function placesInOldOrder(group: readonly Moving[]): Uint32Array {
   let earliest = Infinity;
   for (const each of group) earliest = Math.min(earliest, oldTotal(each));
   const keys = new Float64Array(group.length);
   for (let place = 0; place < group.length; place++)
     keys[place] = (oldTotal(group[place]!) - earliest) * PLACES + place;
   keys.sort();
-  return Array.from(keys, (key) => group[key % PLACES]!);
+  return Uint32Array.from(keys, (key) => key % PLACES);
 }
 
 /**
  * Flags what stood strictly before something in the old term and stands strictly after it now, or the other way round.
  * Dates set by hand are compared with moved ones only, and alone are flagged.
  */
-function sweep(inOrder: readonly Moving[]): void {
-  const count = inOrder.length;
+function sweep(group: readonly Moving[]): void {
+  const count = group.length;
+  const places = placesInOldOrder(group);
   const earliestFrom = new Float64Array(count + 1).fill(Infinity);
-  for (let place = count - 1; place >= 0; place--) {
-    const each = inOrder[place]!;
-    earliestFrom[place] = Math.min(earliestFrom[place + 1]!, each.state === 'moved' ? newTotal(each) : Infinity);
+  for (let at = count - 1; at >= 0; at--) {
+    const each = group[places[at]!]!;
+    earliestFrom[at] = Math.min(earliestFrom[at + 1]!, each.state === 'moved' ? newTotal(each) : Infinity);
   }
   let latestBefore = -Infinity;
   for (let from = 0; from < count;) {
-    const at = oldTotal(inOrder[from]!);
+    const old = oldTotal(group[places[from]!]!);
     let until = from;
     let latest = latestBefore;
-    while (until < count && oldTotal(inOrder[until]!) === at) until++;
-    for (let place = from; place < until; place++) {
-      const each = inOrder[place]!;
+    while (until < count && oldTotal(group[places[until]!]!) === old) until++;
+    for (; from < until; from++) {
+      const each = group[places[from]!]!;
       const total = newTotal(each);
       if (latestBefore > total || earliestFrom[until]! < total) each.flags |= FLAG.orderChanged;
       if (each.state === 'moved' && total > latest) latest = total;
     }
     latestBefore = latest;
-    from = until;
   }
 }
 

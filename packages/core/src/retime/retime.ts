@@ -4,7 +4,7 @@ import { indexMeetings } from '../calendar/meetingIndex.js';
 import { zoneClock } from '../calendar/skippedHour.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { RetimeJob, Role, RuleName } from '../schemas/retimeJob.js';
-import { checkRetimeJob } from './checkRetimeJob.js';
+import { checkRetimeJob, parseMoments, type ParsedMoments } from './checkRetimeJob.js';
 import { classMeetingOf, meetsAsOften } from './classEvents.js';
 import { FLAG, flagNames, type Flag } from './flags.js';
 import { followHour } from './hour.js';
@@ -41,7 +41,8 @@ const TIME_AT = 'YYYY-MM-DDT'.length;
  * @see        docs/rules.md, "Retiming"
  */
 export function retime(job: RetimeJob): Result<readonly Retimed[]> {
-  const problems = checkRetimeJob(job);
+  const parsed = parseMoments(job.moments);
+  const problems = checkRetimeJob(job, parsed);
   if (problems.length > 0) return fail(problems);
 
   const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
@@ -53,7 +54,7 @@ export function retime(job: RetimeJob): Result<readonly Retimed[]> {
     oldMeetings: indexMeetings(old, job.source.meetings ?? []),
     newMeetings: indexMeetings(to, job.destination.meetings ?? []),
   };
-  const { moving, groups, classEvents } = place(terms, job);
+  const { moving, groups, classEvents } = place(terms, job, parsed);
   const clock = zoneClock(job.destination.calendar.timeZone);
   for (const group of groups) followLeader(group);
   for (const each of moving) if (each.state === 'moved' && !goesWithStart(each)) skipMissingHour(clock, each);
@@ -84,17 +85,19 @@ const KEPT: readonly Step[] = [{ step: 'keep' }];
 const NO_STEPS: readonly Step[] = [];
 
 /** Applies the rules, landing and the hour to every moment by itself. */
-function place(terms: Terms, job: RetimeJob): PlacedMoments {
+function place(terms: Terms, job: RetimeJob, { days, minutes }: ParsedMoments): PlacedMoments {
   const policies = policyResolver(job.policy ?? {});
   const byHand = new Map(Object.entries(job.byHand ?? {}));
-  const moving = job.moments.map((moment): Moving => {
-    const hand = byHand.get(moment.id);
-    const { policy } = policies.of(moment);
-    const oldDay = parseDay(moment.at);
-    const oldMinute = parseMinute(moment.at, TIME_AT);
+  const moving = job.moments.map((moment, index): Moving => {
+    const hand = byHand.size === 0 ? undefined : byHand.get(moment.id);
+    const policyOf = policies.of(moment);
+    const { policy } = policyOf;
+    const oldDay = days[index]!;
+    const oldMinute = minutes[index]!;
     if (hand !== undefined)
       return {
         moment,
+        policyOf,
         oldDay,
         oldMinute,
         state: 'byHand',
@@ -107,6 +110,7 @@ function place(terms: Terms, job: RetimeJob): PlacedMoments {
     const still = policy.rule === 'clear' ? 'cleared' : policy.rule === 'keep' ? 'kept' : undefined;
     return {
       moment,
+      policyOf,
       oldDay,
       oldMinute,
       state: still ?? 'moved',
@@ -120,7 +124,7 @@ function place(terms: Terms, job: RetimeJob): PlacedMoments {
 
   const planStandsStill = policies.plan.rule === 'clear' || policies.plan.rule === 'keep';
   const classSeries = new Map<Moving, { readonly series: string | undefined }>();
-  const groups = [...groupByItem(moving).values()].filter(({ length }) => length > 1);
+  const groups = groupByItem(moving);
   const classEvents: (readonly Moving[])[] = [];
   for (const group of groups) {
     const meeting = classMeetingOf(terms, group);
@@ -129,8 +133,8 @@ function place(terms: Terms, job: RetimeJob): PlacedMoments {
     if (meetsAsOften(terms, meeting.series)) for (const each of group) classSeries.set(each, meeting);
   }
   const intentOf = (each: Moving): Intent => {
-    const { policy, ruleIsNarrow } = policies.of(each.moment);
-    const classMeeting = classSeries.get(each);
+    const { policy, ruleIsNarrow } = each.policyOf;
+    const classMeeting = classSeries.size === 0 ? undefined : classSeries.get(each);
     if (classMeeting === undefined) return { policy, rule: policy.rule, series: each.moment.series };
     const rule = planStandsStill || ruleIsNarrow ? policy.rule : 'meeting';
     return { policy, rule, series: classMeeting.series };

@@ -50,6 +50,7 @@ export function followLeader(group: readonly Moving[]): void {
 
 /** Each `ends` goes with its `starts`: as many days after it as before, and as many minutes later in the day. */
 export function followStarts(terms: Terms, group: readonly Moving[]): void {
+  if (!group.some(({ moment }) => moment.role === 'ends')) return;
   const starts = group.filter((each) => each.moment.role === 'starts' && hasNewDate(each));
   if (starts.length === 0) return;
   for (const ends of group) {
