@@ -64,7 +64,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   }
   const { sourceId, destinationId } = plan;
   const learnersBefore = await learnerCounts(manager, destinationId);
-  const { source, shell } = ground;
+  const { source } = ground;
   const landed = landedItems(preview, source.items);
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
@@ -82,7 +82,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   await insertLinks(manager, destinationId, items);
   progress(0.8);
   const operations = operationsOf(preview, landed, before);
-  await noteLineage(manager, { runId, sourceId, destinationId }, preview, landed, source.items, shell.items);
+  await noteLineage(manager, { runId, sourceId, destinationId }, operations);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [destinationId]);
   const learnersAfter = await learnerCounts(manager, destinationId);
   const learners = Object.fromEntries(
@@ -135,6 +135,7 @@ function landedItems(preview: Preview, sourceItems: readonly SnapshotItem[]): La
 const saysTheSame = (item: PreviewItem, source: SnapshotItem): boolean =>
   !item.isPlace && (source.moments ?? []).length === 0 && source.details?.originalityCheck === undefined;
 
+/** How things land; what they take over from the source as it is, is left to the database. */
 const rowsOf = (landed: readonly Landed[]): string =>
   JSON.stringify(
     landed.map(({ item, source, landedHash }) => ({
@@ -143,11 +144,17 @@ const rowsOf = (landed: readonly Landed[]): string =>
       parent: item.parent,
       position: item.position,
       state: item.state,
-      body: item.bodyHash,
-      details: item.details,
-      hash: landedHash,
+      place: item.isPlace ? 1 : undefined,
+      details: item.details === source.details ? undefined : item.details,
+      hash: landedHash === source.contentHash ? undefined : landedHash,
     })),
   );
+
+const TAKEN_OVER = {
+  body: `CASE WHEN landing.value->>'place' THEN NULL ELSE old.body_hash END`,
+  details: `coalesce(landing.value->'details', old.details)`,
+  hash: `coalesce(landing.value->>'hash', old.content_hash)`,
+};
 
 async function insertItems(
   manager: EntityManager,
@@ -159,10 +166,10 @@ async function insertItems(
   if (added.length === 0) return;
   await manager.query(
     `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, points, details, content_hash, edited_at)
-     SELECT ?, landing.value->>'to', item.kind, item.title, landing.value->>'body', landing.value->>'parent',
-            landing.value->>'position', landing.value->>'state', item.points, landing.value->'details',
-            landing.value->>'hash', coalesce(item.edited_at, ?)
-       FROM json_each(?) AS landing CROSS JOIN item ON item.course_id = ? AND item.key = landing.value->>'from'`,
+     SELECT ?, landing.value->>'to', old.kind, old.title, ${TAKEN_OVER.body}, landing.value->>'parent',
+            landing.value->>'position', landing.value->>'state', old.points, ${TAKEN_OVER.details},
+            ${TAKEN_OVER.hash}, coalesce(old.edited_at, ?)
+       FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'`,
     [destinationId, at, rowsOf(added), sourceId],
   );
 }
@@ -178,8 +185,8 @@ async function replaceItems(
   if (changed.length === 0) return;
   const rows = rowsOf(changed);
   await manager.query(
-    `UPDATE item SET title = old.title, body_hash = landing.value->>'body', state = landing.value->>'state',
-            points = old.points, details = landing.value->'details', content_hash = landing.value->>'hash',
+    `UPDATE item SET title = old.title, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
+            points = old.points, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
             edited_at = coalesce(old.edited_at, ?)
        FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
@@ -208,35 +215,26 @@ function operationsOf(
   return [...written, ...noted];
 }
 
+/** Notes for everything that was written or found to be the same where it came from, and what both say now. */
 async function noteLineage(
   manager: EntityManager,
   run: { readonly runId: string; readonly sourceId: string; readonly destinationId: string },
-  preview: Preview,
-  landed: readonly Landed[],
-  sourceItems: readonly SnapshotItem[],
-  shellItems: readonly SnapshotItem[],
+  operations: readonly RunOperation[],
 ): Promise<void> {
-  const shellHashes = new Map(shellItems.map((item) => [item.id, item.contentHash]));
-  const sourceHashes = new Map(sourceItems.map((item) => [item.id, item.contentHash]));
-  const written = landed.map(({ item, source, landedHash }) => ({
-    key: item.id,
-    from: source.id,
-    source: source.contentHash,
-    landed: landedHash,
-  }));
-  const same = preview.lines.flatMap(({ verb, item, to }) =>
-    verb === 'same' ? [{ key: to!, from: item!, source: sourceHashes.get(item!)!, landed: shellHashes.get(to!)! }] : [],
-  );
+  const pairs = operations.map(({ key, from }) => ({ key, from }));
   await manager.query(
     `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash)
-     SELECT ?, ?, value->>'from', value->>'key', ?, value->>'source', value->>'landed' FROM json_each(?) WHERE true
-         ON CONFLICT (course_id, source_course_id, source_key) DO NOTHING`,
-    [run.destinationId, run.sourceId, run.runId, JSON.stringify([...written, ...same])],
+     SELECT ?, ?, old.key, landed.key, ?, old.content_hash, landed.content_hash
+       FROM json_each(?) AS pair
+            CROSS JOIN item AS old ON old.course_id = ? AND old.key = pair.value->>'from'
+            CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'
+      WHERE true ON CONFLICT (course_id, source_course_id, source_key) DO NOTHING`,
+    [run.destinationId, run.sourceId, run.runId, JSON.stringify(pairs), run.sourceId, run.destinationId],
   );
   await manager.query(
     `INSERT INTO item_alias (course_id, alias, key)
      SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
-    [run.destinationId, JSON.stringify([...written, ...same].filter(({ key, from }) => key !== from))],
+    [run.destinationId, JSON.stringify(pairs.filter(({ key, from }) => key !== from))],
   );
 }
 
