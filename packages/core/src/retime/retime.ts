@@ -141,38 +141,37 @@ function place(terms: Terms, job: RetimeJob, { days, minutes }: ParsedMoments): 
   };
 
   const stretched = stretchAll(terms, moving, intentOf);
-  const known = new Map<ResolvedPolicy, Map<string | undefined, Map<Day, Placed>>>();
-  const landedDay = (each: Moving, { policy, rule, series }: Intent): Placed => {
-    let bySeries = known.get(policy);
-    if (bySeries === undefined) known.set(policy, (bySeries = new Map()));
-    let byDay = bySeries.get(series);
-    if (byDay === undefined) bySeries.set(series, (byDay = new Map()));
-    let placed = byDay.get(each.oldDay);
+  const known: { readonly intent: Intent; readonly byDay: Map<Day, Placed> }[] = [];
+  let current: (typeof known)[number] | undefined;
+  /** Where a day lands under a rule; worked out once for each day, policy, rule and series. */
+  const landedDay = (day: Day, policy: ResolvedPolicy, rule: RuleName, series: string | undefined): Placed => {
+    const holds = ({ intent }: (typeof known)[number]): boolean =>
+      intent.policy === policy && intent.rule === rule && intent.series === series;
+    if (current === undefined || !holds(current)) {
+      current = known.find(holds);
+      if (current === undefined) known.push((current = { intent: { policy, rule, series }, byDay: new Map() }));
+    }
+    let placed = current.byDay.get(day);
     if (placed === undefined) {
-      const before = placeDay(terms, rule, each.oldDay, policy, stretched.get(policy));
-      byDay.set(each.oldDay, (placed = landed(terms, each.oldDay, before, policy, series)));
+      const before = placeDay(terms, rule, day, policy, stretched.get(policy));
+      current.byDay.set(day, (placed = landed(terms, day, before, policy, series)));
     }
     return placed;
   };
   for (const each of moving) {
     if (each.state !== 'moved') continue;
-    const intent = intentOf(each);
+    const { policy, rule: intended, series } = intentOf(each);
     const { oldDay, oldMinute, moment } = each;
-    if (intent.rule === 'meeting') {
-      const met = byMeeting(terms, oldDay, oldMinute, moment.role, intent.series);
+    if (intended === 'meeting') {
+      const met = byMeeting(terms, oldDay, oldMinute, moment.role, series);
       if (met !== undefined) {
-        const at = landed(terms, oldDay, met, intent.policy, intent.series);
-        settle(each, 'meeting', at, met.minute);
+        settle(each, 'meeting', landed(terms, oldDay, met, policy, series), met.minute);
         continue;
       }
     }
-    const rule = intent.rule === 'meeting' ? 'week' : intent.rule;
-    const at =
-      intent.rule === 'meeting' && intent.policy.rule !== 'meeting'
-        ? landed(terms, oldDay, byWeek(terms, oldDay, intent.policy.weekdays), intent.policy, intent.series)
-        : landedDay(each, { ...intent, rule });
-    const minute =
-      intent.policy.hour === 'follow' ? followHour(terms, oldDay, oldMinute, at.day, moment.role) : oldMinute;
+    const rule = intended === 'meeting' ? 'week' : intended;
+    const at = landedDay(oldDay, policy, rule, series);
+    const minute = policy.hour === 'follow' ? followHour(terms, oldDay, oldMinute, at.day, moment.role) : oldMinute;
     settle(each, rule, at, minute);
   }
   return { moving, groups, classEvents };
@@ -195,7 +194,7 @@ function placeDay(
 ): Placed {
   if (rule === 'offset') return byOffset(terms, day);
   if (rule === 'nearest') return byNearest(terms, day, weekdays);
-  return stretched?.get(day) ?? byWeek(terms, day, weekdays);
+  return (rule === 'stretch' ? stretched?.get(day) : undefined) ?? byWeek(terms, day, weekdays);
 }
 
 function stretchAll(terms: Terms, moving: readonly Moving[], intentOf: (each: Moving) => Intent) {
