@@ -48,7 +48,7 @@ async function enter(id: string): Promise<void> {
 
 <style scoped>
 .sign-in {
-  max-width: 560px;
+  max-width: 680px;
   margin: 0 auto;
   padding: 56px var(--margin);
 }
