@@ -43,6 +43,8 @@ export interface ChooseInput {
 
 const SEVEREST_FIRST: readonly FindingDefault[] = ['leave', 'ask', 'join', 'bring'];
 
+const NOTHING_FOUND: readonly Finding[] = [];
+
 interface Own {
   readonly bring: boolean;
   readonly why: Why;
@@ -67,26 +69,32 @@ export function choose({ source, findings, choices, isMet }: ChooseInput): Reado
   const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
 
   const decisions = new Map<string, Decision>();
-  for (const item of source.items) {
-    if (item.kind === 'rule') continue;
-    const own = ownDecision(item, items, byItem.get(item.id) ?? [], marks.get(item.id)?.mark === 'never', choices);
-    decisions.set(item.id, { bring: own.bring, why: [own.why], by: own.by, place: false, met: false });
-  }
-  for (const item of source.items)
-    if (keepsPlace(item, decisions.get(item.id), byItem, choices)) {
-      const left = decisions.get(item.id)!;
-      decisions.set(item.id, { ...left, place: true, why: [...left.why, { reason: 'keepsPlace' }] });
-    }
-  closeNeeds(items, decisions, isMet);
-  for (const item of source.items) {
-    if (item.kind !== 'rule') continue;
-    const own = ownDecision(item, items, byItem.get(item.id) ?? [], marks.get(item.id)?.mark === 'never', choices);
-    decisions.set(
-      item.id,
-      own.bring ? ruleDecision(item, decisions, isMet) : { ...own, why: [own.why], place: false, met: false },
+  const own = (item: SnapshotItem): Decision => {
+    const { bring, why, by } = ownDecision(
+      item,
+      items,
+      byItem.get(item.id) ?? NOTHING_FOUND,
+      marks.get(item.id)?.mark === 'never',
+      choices,
     );
+    return { bring, why: [why], by, place: false, met: false };
+  };
+  const rules: SnapshotItem[] = [];
+  for (const item of source.items) {
+    if (item.kind === 'rule') {
+      rules.push(item);
+      continue;
+    }
+    const decision = own(item);
+    const place = keepsPlace(item, decision, byItem, choices);
+    decisions.set(item.id, place ? { ...decision, place, why: [...decision.why, { reason: 'keepsPlace' }] } : decision);
   }
   closeNeeds(items, decisions, isMet);
+  for (const rule of rules) {
+    const decision = own(rule);
+    decisions.set(rule.id, decision.bring ? ruleDecision(rule, decisions, isMet) : decision);
+  }
+  if (rules.length > 0) closeNeeds(items, decisions, isMet);
   return decisions;
 }
 
@@ -131,15 +139,15 @@ function ownDecision(
 /** Outside work that only the finding leaves keeps its place; what a person leaves does not. */
 function keepsPlace(
   item: SnapshotItem,
-  decision: Decision | undefined,
+  decision: Decision,
   byItem: ReadonlyMap<string, readonly Finding[]>,
   choices: Choices,
 ): boolean {
   return (
-    decision?.by === 'leave' &&
+    decision.by === 'leave' &&
     isWork(item.kind) &&
     choices.places?.[item.id] !== false &&
-    (byItem.get(item.id) ?? []).some(({ finding }) => finding === 'heldOutside')
+    (byItem.get(item.id) ?? NOTHING_FOUND).some(({ finding }) => finding === 'heldOutside')
   );
 }
 
@@ -149,7 +157,8 @@ function closeNeeds(
   decisions: Map<string, Decision>,
   isMet: (id: string) => boolean,
 ): void {
-  const queue = [...decisions].filter(([, { bring, place }]) => bring || place).map(([id]) => id);
+  const queue: string[] = [];
+  for (const [id, { bring, place }] of decisions) if (bring || place) queue.push(id);
   const need = (id: string, why: Why): void => {
     const decision = decisions.get(id);
     if (decision === undefined || decision.bring || decision.met) return;
