@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CourseSummary } from '@yarin/core';
+import { textHash, type CourseSummary } from '@yarin/core';
 import { makeClock } from '../src/clock.js';
 import { readConfig } from '../src/config.js';
 import { sanitise } from '../src/courses/sanitise.js';
 import type { PersonRow } from '../src/database/entities/person.js';
 import { mayChange, mayUse } from '../src/people/rights.js';
+import { nativeHash } from '../src/runs/nativeHash.js';
 
 const course = (rest: Partial<CourseSummary> = {}): CourseSummary =>
   ({
@@ -57,6 +58,12 @@ describe('who may do what', () => {
     expect(mayChange(ana!, course({ instructorIds: [], instructors: [] }), today)).toMatchObject({
       why: expect.stringContaining('nobody yet'),
     });
+  });
+});
+
+describe('the platform’s hash', () => {
+  it('is the core’s', () => {
+    for (const text of ['', 'Riffles', '“Öl” – 3 µm']) expect(nativeHash(text)).toBe(textHash(text));
   });
 });
 

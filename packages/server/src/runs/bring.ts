@@ -18,6 +18,7 @@ import { PlanRow, RunRow } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides } from '../plans/workedPlan.js';
 import type { Command } from '../writer/command.js';
+import { nativeHash } from './nativeHash.js';
 import type { RunOperation, StoredItem } from './operations.js';
 import { learnerCounts, removeHanging, storedItems } from './storedItems.js';
 
@@ -126,7 +127,7 @@ function landedItems(preview: Preview, sourceItems: readonly SnapshotItem[]): La
   return preview.lines.filter(isWritten).map(({ item: from, to, verb }) => {
     const item = items.get(to!)!;
     const source = sources.get(from!)!;
-    const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash);
+    const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
     return { item, source, isNew: verb === 'add' || verb === 'leave', landedHash };
   });
 }
