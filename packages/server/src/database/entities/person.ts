@@ -1,6 +1,5 @@
+import type { PersonRole } from '@yarin/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-
-export type PersonRole = 'instructor' | 'assistant' | 'administrator';
 
 @Entity('person')
 export class PersonRow {
