@@ -81,6 +81,7 @@ describe('two people who press at once on one shell', () => {
       const { body: plan } = await ines
         .post('/api/plans')
         .send({ source: 'eco214-s26-01', destination: 'eco214-s27-03' });
+      await ines.get(`/api/plans/${plan.id}`).expect(200);
       const [first, second] = await Promise.all([
         ines.post(`/api/plans/${plan.id}/runs`),
         admin.post(`/api/plans/${plan.id}/runs`),

@@ -10,17 +10,19 @@ export type Worked = Preview & Review;
 
 /** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
 export class PlanGrounds {
-  private readonly grounds = new LRUCache<string, PlanGround>({ max: MOST_GROUNDS });
+  private readonly grounds = new LRUCache<string, Promise<PlanGround>>({ max: MOST_GROUNDS });
   private readonly untouched = new LRUCache<string, Worked>({ max: MOST_GROUNDS });
 
   constructor(private readonly manager: EntityManager) {}
 
-  async ground(source: Side, shell: Side): Promise<PlanGround> {
+  /** Computed once, also when several ask at the same time; a failure is not kept. */
+  ground(source: Side, shell: Side): Promise<PlanGround> {
     const key = keyOf(source, shell);
     const known = this.grounds.get(key);
     if (known !== undefined) return known;
-    const ground = await groundOn(this.manager, await readSides(this.manager, source.id, shell.id));
+    const ground = readSides(this.manager, source.id, shell.id).then((sides) => groundOn(this.manager, sides));
     this.grounds.set(key, ground);
+    ground.catch(() => this.grounds.delete(key));
     return ground;
   }
 
