@@ -28,10 +28,7 @@ const landing = computed({
   set: (value: Landing) => plan.decide({ policy: { ...plan.policy, landing: value } }),
 });
 
-function backToProposal(): void {
-  const { policy: _, ...rest } = plan.decisions;
-  plan.decide({ ...rest, policy: undefined } as never);
-}
+const backToProposal = (): void => plan.decide({ policy: undefined });
 </script>
 
 <template>
