@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib';
 const BENCHES = [
   ['packages/core/bench/retime.ts', 'tsconfig.base.json'],
   ['packages/server/bench/bring.ts', 'packages/server/tsconfig.json'],
+  ['packages/server/bench/find.ts', 'packages/server/tsconfig.json'],
 ];
 for (const [file, tsconfig] of BENCHES) {
   console.log(`\n— ${file}`);

@@ -1,9 +1,15 @@
 // Writes docs/formats/*.schema.json from the schemas that the server and the headless commands validate with.
 // With --check it only says which file is not up to date.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { courseSchema, retimedSchema, retimeJobSchema } from '@yarin/core/schemas';
+import { courseSchema, proposedSchema, proposeJobSchema, retimedSchema, retimeJobSchema } from '@yarin/core/schemas';
 
-const SCHEMAS = { course: courseSchema, 'retime-job': retimeJobSchema, retimed: retimedSchema };
+const SCHEMAS = {
+  course: courseSchema,
+  'retime-job': retimeJobSchema,
+  retimed: retimedSchema,
+  'propose-job': proposeJobSchema,
+  proposed: proposedSchema,
+};
 
 let stale = 0;
 for (const [name, schema] of Object.entries(SCHEMAS)) {

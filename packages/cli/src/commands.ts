@@ -1,5 +1,5 @@
-import { retime, succeed, type Result } from '@yarin/core';
-import { retimeJobSchema } from '@yarin/core/schemas';
+import { fail, propose, proposeJobProblems, retime, succeed, type Result } from '@yarin/core';
+import { proposeJobSchema, retimeJobSchema } from '@yarin/core/schemas';
 import { validator } from '@yarin/formats';
 
 /** A headless command: takes parsed JSON, answers with what is printed or with problems. */
@@ -14,5 +14,14 @@ function retimeCommand(input: unknown): Result<unknown> {
   return result.ok ? succeed({ moments: result.value }) : result;
 }
 
+const checkProposeJob = validator(proposeJobSchema);
+
+function proposeCommand(input: unknown): Result<unknown> {
+  const job = checkProposeJob(input);
+  if (!job.ok) return job;
+  const problems = proposeJobProblems(job.value);
+  return problems.length > 0 ? fail(problems) : succeed(propose(job.value));
+}
+
 /** The headless commands by name; a new one is a line here. */
-export const COMMANDS: Readonly<Record<string, Command>> = { retime: retimeCommand };
+export const COMMANDS: Readonly<Record<string, Command>> = { retime: retimeCommand, propose: proposeCommand };

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { validator } from '@yarin/formats';
-import { retimedSchema } from '@yarin/core/schemas';
+import { proposedSchema, retimedSchema } from '@yarin/core/schemas';
 
 const project = fileURLToPath(new URL('../../..', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'yarin-cli-'));
@@ -69,6 +69,36 @@ describe('yarin retime', () => {
       const { status, stdout, stderr } = yarin(...args);
       expect([status, stdout]).toEqual([2, '']);
       expect(stderr).toMatch(/^usage: yarin /);
+    }
+  });
+});
+
+describe('yarin propose', () => {
+  const PROPOSE = 'docs/formats/propose-job.example.json';
+  it('prints the likely predecessors of the example, ranked, with reasons', () => {
+    const { status, stdout, stderr } = yarin('propose', PROPOSE);
+    expect([status, stderr]).toEqual([0, '']);
+    const printed = JSON.parse(stdout);
+    expect(validator(proposedSchema)(printed).ok).toBe(true);
+    expect(printed).toEqual({
+      verdict: 'one',
+      candidates: [
+        { course: 'eco214-s26-01', for: ['sameCourse', 'yours', 'latestRun', 'sameCampus', 'usedBefore'], against: [] },
+        { course: 'eco214-s25-01', for: ['sameCourse', 'sameCampus'], against: ['notYours', 'olderRun', 'fewThings'] },
+        { course: 'bio214-s24-01', for: ['formerCode', 'sameCampus'], against: ['notYours', 'olderRun'] },
+      ],
+    });
+  });
+  it('refuses what breaks the schema, and days on no calendar, with their places', () => {
+    const job = JSON.parse(readFileSync(join(project, PROPOSE), 'utf8'));
+    const cases: [object, string, string][] = [
+      [{ ...job, shell: { ...job.shell, instructors: 'p1' } }, 'wrongType', '/shell/instructors'],
+      [{ ...job, shell: { ...job.shell, firstDay: '2027-02-30' } }, 'noSuchDate', '/shell/firstDay'],
+    ];
+    for (const [input, code, where] of cases) {
+      const { status, stdout, stderr } = yarin('propose', file('propose.json', JSON.stringify(input)));
+      expect([status, stdout]).toEqual([1, '']);
+      expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
     }
   });
 });

@@ -5,10 +5,11 @@ export { checkCalendar, checkMeetings } from './calendar/checkCalendar.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { indexMeetings } from './calendar/meetingIndex.js';
 export { KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
+export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
 export { isMust, type LinkType } from './course/links.js';
 export { contentHash, textHash } from './course/contentHash.js';
 export { outlineOf, type OutlineRow } from './course/outline.js';
-export { snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
+export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';
 export { ROLE_WORDS } from './retime/roleWords.js';
 export { explain } from './retime/explain.js';
@@ -17,6 +18,7 @@ export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js'
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
 export type { Why } from './choose/choose.js';
 export type { Finding, FindingName } from './choose/finding.js';
+export { proposeJobProblems } from './choose/checkProposeJob.js';
 export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
 export { FINDING_WORDS, findFindings } from './choose/findFindings.js';
 export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
@@ -33,7 +35,18 @@ export {
   type PreviewItem,
 } from './plan/preview.js';
 export type { Calendar, Closure, Meeting } from './schemas/calendar.js';
+export {
+  LONGEST_TITLE,
+  MAKEABLE,
+  type CourseEdit,
+  type ItemChanges,
+  type NewItem,
+  type NewShell,
+} from './schemas/edits.js';
 export type { Choices, Decisions } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
 export * from './api/views.js';
+export { addressesIn } from './words/addresses.js';
+export { findableWords, type FindableCourse, holdsWords, nearlyBegins, wordsIn } from './find/findWords.js';
+export * from './rights/rights.js';

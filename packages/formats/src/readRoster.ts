@@ -1,7 +1,10 @@
 import { parseDay, type Problem } from '@yarin/core';
 import { readTable, type TableRow } from './readTable.js';
 
-/** The CSV files of a roster by name without ending: academicSessions, courses, classes, users, enrollments. */
+/** The names of the files that a roster is read from, without ending. */
+export const ROSTER_FILES = ['academicSessions', 'orgs', 'courses', 'classes', 'users', 'enrollments'] as const;
+
+/** The CSV files of a roster by name without ending. */
 export type RosterFiles = Readonly<Record<string, string>>;
 
 export interface RosterTerm {
@@ -17,6 +20,8 @@ export interface RosterPerson {
   readonly familyName: string;
   readonly email: string;
   readonly role: 'instructor' | 'assistant' | 'administrator';
+  /** The department that an administrator is limited to, when the roster says one. */
+  readonly department: string | null;
 }
 
 export interface RosterClass {
@@ -27,12 +32,23 @@ export interface RosterClass {
   readonly title: string;
   readonly termId: string;
   readonly room: string | undefined;
+  readonly campus: string | undefined;
+  readonly department: string | undefined;
+  /** The registrar took the section off. */
+  readonly isCancelled: boolean;
+}
+
+/** An earlier code of a course: what ran as `was` runs as `code` and `number` now. */
+export interface RosterFormerCode {
+  readonly code: string;
+  readonly number: string;
+  readonly was: { readonly code: string; readonly number: string };
 }
 
 export interface RosterTeaching {
   readonly classId: string;
   readonly personId: string;
-  readonly role: 'instructor' | 'assistant';
+  readonly role: 'instructor' | 'designer' | 'assistant';
 }
 
 /** What a roster says of terms, classes and who teaches them. Learners are dropped here and only counted. */
@@ -41,6 +57,7 @@ export interface Roster {
   readonly people: readonly RosterPerson[];
   readonly classes: readonly RosterClass[];
   readonly teaching: readonly RosterTeaching[];
+  readonly formerly: readonly RosterFormerCode[];
   readonly learnersDropped: { readonly people: number; readonly enrolments: number };
   /** Bad rows by file and line; the good ones are kept. */
   readonly problems: readonly Problem[];
@@ -52,17 +69,30 @@ const STAFF: Readonly<Record<string, RosterPerson['role']>> = {
   administrator: 'administrator',
 };
 
-/** Reads a roster in OneRoster 1.1 CSV. */
+const isDeleted = ({ status }: TableRow['cells']): boolean => status === 'tobedeleted';
+
+/**
+ * Reads a roster in OneRoster 1.1 CSV. Two columns of our own, as the format allows them: `metadata.formerly` of a
+ * course (its earlier code) and `metadata.designer` of an enrolment (who designs the course).
+ *
+ * @see docs/rules.md, "The roster"
+ */
 export function readRoster(files: RosterFiles): Roster {
   const problems: Problem[] = [];
-  const rows = (name: string): TableRow[] =>
-    readTable(files[name] ?? '').filter(({ cells }) => cells.status !== 'tobedeleted');
+  const all = (name: string): TableRow[] => readTable(files[name] ?? '');
+  const rows = (name: string): TableRow[] => all(name).filter(({ cells }) => !isDeleted(cells));
   const bad = (file: string, line: number, code: string, message: string): undefined => {
     problems.push({ code, message, where: `/${file}.csv/${line}` });
     return undefined;
   };
-  const keep = <Value>(name: string, read: (row: TableRow) => Value | undefined): Value[] =>
-    rows(name).flatMap((row) => read(row) ?? []);
+  const keep = <Value>(name: string, read: (row: TableRow) => Value | undefined, from = rows(name)): Value[] =>
+    from.flatMap((row) => read(row) ?? []);
+  const orgs = new Map(rows('orgs').map(({ cells }) => [cells.sourcedId, cells]));
+  const orgNamed = (ids: string | undefined, type: string): string | undefined =>
+    (ids ?? '')
+      .split(',')
+      .map((id) => orgs.get(id.trim()))
+      .find((org) => org?.type === type)?.name;
 
   const terms = keep('academicSessions', ({ line, cells }) => {
     const { sourcedId, title, startDate, endDate } = cells;
@@ -86,37 +116,63 @@ export function readRoster(files: RosterFiles): Roster {
     }
     const { sourcedId, givenName, familyName, email } = cells;
     if (!sourcedId || !familyName) return bad('users', line, 'missing', 'A person needs a sourcedId and a familyName.');
-    return { id: sourcedId, givenName: givenName ?? '', familyName, email: email ?? '', role };
+    const department = role === 'administrator' ? (orgNamed(cells.orgSourcedIds, 'department') ?? null) : null;
+    return { id: sourcedId, givenName: givenName ?? '', familyName, email: email ?? '', role, department };
   });
 
   const titles = new Map(rows('courses').map(({ cells }) => [cells.sourcedId, cells]));
   const termIds = new Set(terms.map(({ id }) => id));
-  const classes = keep('classes', ({ line, cells }): RosterClass | undefined => {
-    const course = titles.get(cells.courseSourcedId);
-    if (course === undefined)
-      return bad(
-        'classes',
-        line,
-        'noSuchCourse',
-        `The courseSourcedId “${cells.courseSourcedId}” is not in courses.csv.`,
-      );
-    const termId = (cells.termSourcedIds ?? '').split(',')[0]!;
-    if (!termIds.has(termId))
-      return bad('classes', line, 'noSuchTerm', `The term “${termId}” is not in academicSessions.csv.`);
-    const [code = '', number = ''] = (course.courseCode ?? '').split(' ');
-    const section = (cells.classCode ?? '').split('-').pop() ?? '';
-    return {
-      id: cells.sourcedId!,
-      code,
-      number,
-      section,
-      title: cells.title || (course.title ?? ''),
-      termId,
-      room: cells.location === '' ? undefined : cells.location,
-    };
+  const codeOf = (courseCode: string | undefined): { code: string; number: string } | undefined => {
+    const [code, number] = (courseCode ?? '').trim().split(/\s+/);
+    return code && number ? { code, number } : undefined;
+  };
+  const classIds = new Set<string>();
+  const cancelledIds = new Set<string>();
+  const classes = keep(
+    'classes',
+    ({ line, cells }): RosterClass | undefined => {
+      const { sourcedId, courseSourcedId, termSourcedIds, schoolSourcedId, location, title, classCode } = cells;
+      if (!sourcedId) return bad('classes', line, 'missing', 'A section needs a sourcedId.');
+      if (classIds.has(sourcedId))
+        return bad('classes', line, 'twice', `“${sourcedId}” stands here twice; the first row was kept.`);
+      const course = titles.get(courseSourcedId);
+      const codes = codeOf(course?.courseCode);
+      if (course === undefined || codes === undefined)
+        return bad(
+          'classes',
+          line,
+          'noSuchCourse',
+          course === undefined
+            ? `The courseSourcedId “${courseSourcedId}” is not in courses.csv.`
+            : `The courseCode “${course.courseCode}” needs a code and a number with a space between them.`,
+        );
+      const termId = (termSourcedIds ?? '').split(',')[0]!;
+      if (!termIds.has(termId))
+        return bad('classes', line, 'noSuchTerm', `The term “${termId}” is not in academicSessions.csv.`);
+      const isCancelled = isDeleted(cells);
+      (isCancelled ? cancelledIds : classIds).add(sourcedId);
+      return {
+        id: sourcedId,
+        ...codes,
+        section: (classCode ?? '').split('-').pop() ?? '',
+        title: title || (course.title ?? ''),
+        termId,
+        room: location === '' ? undefined : location,
+        campus: orgNamed(schoolSourcedId, 'school'),
+        department: orgNamed(course.orgSourcedId, 'department'),
+        isCancelled,
+      };
+    },
+    all('classes'),
+  );
+  const formerly = keep('courses', ({ line, cells }): RosterFormerCode | undefined => {
+    const [now, was] = [codeOf(cells.courseCode), codeOf(cells['metadata.formerly'])];
+    if (!cells['metadata.formerly']) return undefined;
+    if (now === undefined || was === undefined)
+      return bad('courses', line, 'wrongForm', 'An earlier code needs a code and a number with a space between them.');
+    return { ...now, was };
   });
 
-  const classIds = new Set(classes.map(({ id }) => id));
   const personIds = new Set(people.map(({ id }) => id));
   let enrolments = 0;
   const teaching = keep('enrollments', ({ line, cells }): RosterTeaching | undefined => {
@@ -126,12 +182,17 @@ export function readRoster(files: RosterFiles): Roster {
       return undefined;
     }
     const { classSourcedId, userSourcedId } = cells;
+    if (cancelledIds.has(classSourcedId!)) return undefined;
     if (!classIds.has(classSourcedId!))
       return bad('enrollments', line, 'noSuchClass', `The class “${classSourcedId}” is not in classes.csv.`);
     if (!personIds.has(userSourcedId!))
       return bad('enrollments', line, 'noSuchPerson', `The person “${userSourcedId}” is not in users.csv.`);
-    return { classId: classSourcedId!, personId: userSourcedId!, role };
+    return {
+      classId: classSourcedId!,
+      personId: userSourcedId!,
+      role: cells['metadata.designer'] === 'true' ? 'designer' : role,
+    };
   });
 
-  return { terms, people, classes, teaching, learnersDropped: { people: learners, enrolments }, problems };
+  return { terms, people, classes, teaching, formerly, learnersDropped: { people: learners, enrolments }, problems };
 }

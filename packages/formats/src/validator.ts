@@ -59,6 +59,14 @@ function problemOf(error: ErrorObject): Problem {
         message: `${name} has another form than it should. ${described ?? `It has to match ${String(params.pattern)}.`}`,
         where: instancePath,
       };
+    case 'maxLength':
+      return {
+        code: 'tooLong',
+        message: `${name} may have at most ${String(params.limit)} characters.`,
+        where: instancePath,
+      };
+    case 'minLength':
+      return { code: 'tooShort', message: `${name} needs at least one character that is seen.`, where: instancePath };
     default:
       return { code: keyword, message: `${name} ${error.message ?? 'does not fit the schema'}.`, where: instancePath };
   }

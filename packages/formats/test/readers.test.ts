@@ -96,39 +96,45 @@ describe('a roster', () => {
   const files = {
     academicSessions:
       'sourcedId,status,title,startDate,endDate\nt1,active,Spring 2027,2027-01-11,2027-05-07\nt2,active,Broken,2027-05-07,2027-01-11\n',
-    courses: 'sourcedId,title,courseCode\nc1,Freshwater Ecology,ECO 214\n',
+    orgs: 'sourcedId,status,name,type\no1,active,Main,school\nd1,active,Science,department\n',
+    courses:
+      'sourcedId,title,courseCode,orgSourcedId,metadata.formerly\nc1,Freshwater Ecology,ECO 214,d1,BIO 214\nc2,Odd,ODD9,d1,X\n',
     classes:
-      'sourcedId,status,title,courseSourcedId,classCode,location,termSourcedIds\nk1,active,,c1,ECO 214-02,Haskell 120,t1\nk2,active,,none,X,,t1\nk3,tobedeleted,,c1,ECO 214-03,,t1\n',
+      'sourcedId,status,title,courseSourcedId,classCode,location,termSourcedIds,schoolSourcedId\nk1,active,,c1,ECO 214-02,Haskell 120,t1,o1\nk2,active,,none,X,,t1,o1\nk3,tobedeleted,,c1,ECO 214-03,,t1,\nk1,active,,c1,ECO 214-09,,t1,o1\n',
     users:
-      'sourcedId,role,givenName,familyName,email\np1,teacher,Ines,Marant,i@m.example\np2,aide,Jo,Lindqvist,\ns1,student,Aino,Arden,\n',
-    enrollments: 'classSourcedId,userSourcedId,role\nk1,p1,teacher\nk1,p2,aide\nk1,s1,student\nk9,p1,teacher\n',
+      'sourcedId,role,givenName,familyName,email,orgSourcedIds\np1,teacher,Ines,Marant,i@m.example,o1\np2,aide,Jo,Lindqvist,,o1\np3,administrator,Kenji,Oda,,"o1,d1"\ns1,student,Aino,Arden,,o1\n',
+    enrollments:
+      'classSourcedId,userSourcedId,role,metadata.designer\nk1,p1,teacher,\nk1,p2,aide,true\nk1,s1,student,\nk9,p1,teacher,\n',
   };
   const roster = readRoster(files);
   it('gives terms, classes and who teaches them', () => {
+    const common = { code: 'ECO', number: '214', title: 'Freshwater Ecology', termId: 't1', department: 'Science' };
     expect(roster.classes).toEqual([
-      {
-        id: 'k1',
-        code: 'ECO',
-        number: '214',
-        section: '02',
-        title: 'Freshwater Ecology',
-        termId: 't1',
-        room: 'Haskell 120',
-      },
+      { ...common, id: 'k1', section: '02', room: 'Haskell 120', campus: 'Main', isCancelled: false },
+      { ...common, id: 'k3', section: '03', room: undefined, campus: undefined, isCancelled: true },
     ]);
     expect(roster.teaching).toEqual([
       { classId: 'k1', personId: 'p1', role: 'instructor' },
-      { classId: 'k1', personId: 'p2', role: 'assistant' },
+      { classId: 'k1', personId: 'p2', role: 'designer' },
     ]);
   });
+  it('knows an earlier code of a course', () => {
+    expect(roster.formerly).toEqual([{ code: 'ECO', number: '214', was: { code: 'BIO', number: '214' } }]);
+  });
   it('drops learners and counts them', () => {
-    expect(roster.people.map(({ id }) => id)).toEqual(['p1', 'p2']);
+    expect(roster.people.map(({ id, department }) => [id, department])).toEqual([
+      ['p1', null],
+      ['p2', null],
+      ['p3', 'Science'],
+    ]);
     expect(roster.learnersDropped).toEqual({ people: 1, enrolments: 1 });
   });
   it('keeps the good rows and tells the bad ones by line', () => {
     expect(roster.problems.map(({ where, code }) => [where, code])).toEqual([
       ['/academicSessions.csv/3', 'noSuchDate'],
       ['/classes.csv/3', 'noSuchCourse'],
+      ['/classes.csv/5', 'twice'],
+      ['/courses.csv/3', 'wrongForm'],
       ['/enrollments.csv/5', 'noSuchClass'],
     ]);
   });

@@ -65,7 +65,9 @@ await run(addTerms, [
   { id: 's26', name: 'Spring 2026', calendar: S26 },
   { id: 's27', name: 'Spring 2027', calendar: S27 },
 ]);
-await run(addPeople, [{ id: 'p', givenName: 'Ines', familyName: 'Marant', email: '', role: 'instructor' }]);
+await run(addPeople, [
+  { id: 'p', givenName: 'Ines', familyName: 'Marant', email: '', role: 'instructor', department: null },
+]);
 const head = { code: 'ECO', number: '214', title: 'Freshwater Ecology' };
 await run(addCourse, {
   termId: 's26',
@@ -77,7 +79,13 @@ await run(addCourse, {
   staff: [],
   course: { course: { ...head, id: 'new', section: '02', term: 'Spring 2027' }, calendar: S27, items: [] },
 });
-await run(openPlan, { id: 'plan', sourceId: 'old', destinationId: 'new', personId: 'p', at: AT });
+await run(openPlan, {
+  id: 'plan',
+  sourceId: 'old',
+  destinationId: 'new',
+  personId: 'p',
+  at: AT,
+});
 
 const TABLES = ['item', 'moment', 'item_link', 'lineage'];
 
@@ -117,7 +125,13 @@ for (let round = 0; round < ROUNDS; round++) {
     policy: suggestion.proposed.policy,
   };
   const begun = performance.now();
-  const outcome = await run(bring, { runId: `run${round}`, planId: 'plan', personId: 'p', at: AT, known });
+  const outcome = await run(bring, {
+    runId: `run${round}`,
+    planId: 'plan',
+    doer: { personId: 'p', forPersonId: null },
+    at: AT,
+    known,
+  });
   const brought = performance.now() - begun;
   if (outcome.outcome !== 'brought') throw new Error('nothing was brought');
   const rows = new Map<string, Record<string, unknown>[]>();
@@ -127,7 +141,7 @@ for (let round = 0; round < ROUNDS; round++) {
     rows.set(table, all);
     count += all.length;
   }
-  await run(takeBack, { runId: `run${round}`, personId: 'p', at: AT });
+  await run(takeBack, { runId: `run${round}`, doer: { personId: 'p', forPersonId: null }, at: AT });
   const raw = await rawInsert(rows, manager);
   for (const table of TABLES) await manager.query(`DELETE FROM ${table} WHERE course_id = 'new'`);
   ratios.push(brought / raw);

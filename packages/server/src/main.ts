@@ -8,6 +8,7 @@ import { makeClock } from './clock.js';
 import { readConfig } from './config.js';
 import { openForReading } from './database/driver.js';
 import { loadDemo } from './demo/loadDemo.js';
+import { INSTITUTION } from './institution.js';
 import { Writer } from './writer/writer.js';
 
 const config = readConfig(process.env);
@@ -23,11 +24,12 @@ function sessionSecret(): string {
 
 const writer = await Writer.start(config.dataFolder);
 const reading = await openForReading(config.dataFolder);
-const report = await loadDemo({ reading, writer }, config);
+const clock = makeClock(config.fixedNow);
+const report = await loadDemo({ reading, writer }, config, clock.now(INSTITUTION.timeZone));
 if (report !== undefined) process.stdout.write(`${report}\n`);
 
 const app = makeApp(
-  { reading, writer, clock: makeClock(config.fixedNow), log, dataFolder: config.dataFolder },
+  { reading, writer, clock, log, dataFolder: config.dataFolder },
   { sessionSecret: sessionSecret(), webFolder: config.webFolder },
 );
 const listening = app.listen(config.port, '127.0.0.1', () => {

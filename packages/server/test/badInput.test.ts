@@ -53,7 +53,7 @@ describe('what is refused', () => {
   it('someone else’s shell: planning into it, reading its plan, bringing, taking back', async () => {
     const { body } = await ana.post('/api/plans').send({ source: 'prn110-s26-01', destination: SHELL }).expect(403);
     expect(body.detail).toBe(
-      'ECO 214-02 (Spring 2027) is taught by Ines Marant. Only they or an administrator can change it.',
+      'ECO 214-02 (Spring 2027) is taught by Ines Marant. Only they, its designers or an administrator can change it.',
     );
     await ana.get(`/api/plans/${planId}`).expect(403);
     await ana.post(`/api/plans/${planId}/runs`).expect(403);
@@ -167,7 +167,7 @@ describe('a text that is not trusted', () => {
         },
       ]);
       await server.writer.run('addPeople', [
-        { id: 'p', givenName: 'Ines', familyName: 'Marant', email: '', role: 'instructor' },
+        { id: 'p', givenName: 'Ines', familyName: 'Marant', email: '', role: 'instructor', department: null },
       ]);
       const body =
         '<p onclick="steal()">Hello<script>steal()</script><img src="javascript:steal()"><a href="javascript:steal()">x</a></p>';

@@ -31,15 +31,14 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
       'Ask the harbour for a later tide slot.',
     ]);
   });
-  it('finds courses by code, number, section, title and term, forgiving spaces and signs', async () => {
-    const find = async (words: string): Promise<string[]> =>
-      (await agent.get('/api/courses').query({ find: words })).body.courses.map(({ id }: { id: string }) => id);
-    const eco = ['eco214-s27-02', 'eco214-s27-03', 'eco214-s26-01'];
-    expect(await find('eco214')).toEqual(eco);
-    expect(await find('ECO_214-01')).toEqual(['eco214-s26-01']);
-    expect(await find('freshwater spring2027')).toEqual(eco.slice(0, 2));
-    expect(await find('relief ana')).toEqual([]);
-    expect(await find('   ')).toEqual([]);
+  it('tells one sure predecessor from two that could be it', () => {
+    expect(desk.shells.map(({ shell, verdict, candidates }) => [shell.code, verdict, candidates.length])).toEqual([
+      ['APC', 'one', 3],
+      ['ECO', 'one', 1],
+      ['ECO', 'one', 1],
+      ['GEO', 'one', 3],
+      ['PRN', 'several', 2],
+    ]);
   });
 
   describe('a dozen dates of ECO 214, read off two wall calendars', () => {

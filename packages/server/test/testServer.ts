@@ -32,7 +32,7 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
   const demoFolder = fileURLToPath(new URL('../../../demo', import.meta.url));
-  if (demo) await loadDemo({ reading, writer }, { dataFolder, demoFolder });
+  if (demo) await loadDemo({ reading, writer }, { dataFolder, demoFolder }, NOW);
   const log = pino({ level: 'silent' });
   const app = makeApp({ reading, writer, clock: makeClock(NOW), log, dataFolder }, { sessionSecret: 'for tests' });
   return {

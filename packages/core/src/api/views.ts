@@ -6,9 +6,10 @@ import type { LooseEnd } from '../plan/looseEnds.js';
 import type { LineageEntry } from '../plan/match.js';
 import type { Problem } from '../problem.js';
 import type { PolicySuggestion } from '../retime/suggestPolicy.js';
-import type { Meeting } from '../schemas/calendar.js';
 import type { Decisions } from '../schemas/choices.js';
-import type { Item, Link } from '../schemas/course.js';
+import type { Calendar, Meeting } from '../schemas/calendar.js';
+import type { Item, Link, Mark } from '../schemas/course.js';
+import type { Rights, StaffRole, Wanted } from '../rights/rights.js';
 
 /** What the server answers with, as the browser reads it. */
 
@@ -19,6 +20,15 @@ export interface PersonView {
   readonly name: string;
   readonly initials: string;
   readonly role: PersonRole;
+  /** The department that an administrator is limited to. */
+  readonly department: string | null;
+}
+
+/** Who is signed in, and for whom they act. */
+export interface SessionView {
+  readonly person: PersonView;
+  /** The administrator who acts for this person; `null` when somebody acts for themselves. */
+  readonly actor: PersonView | null;
 }
 
 /** Whether a person may do something, and if not, why, in a sentence they can act on. */
@@ -50,6 +60,16 @@ export interface CourseSummary {
   readonly term: string;
   readonly firstDay: string;
   readonly lastDay: string;
+  readonly department: string | null;
+  readonly archived: boolean;
+  readonly openForReuse: boolean;
+  /** The registrar took the section off. */
+  readonly cancelled: boolean;
+  /** Made in Yarin, not by the registrar. */
+  readonly madeByHand: boolean;
+  readonly staff: readonly { readonly id: string; readonly name: string; readonly role: StaffRole }[];
+  /** What an owner granted whoever asks. */
+  readonly granted: Wanted | null;
   readonly instructorIds: readonly string[];
   readonly instructors: readonly string[];
   readonly things: number;
@@ -96,6 +116,8 @@ export interface LatelyRun {
 }
 
 export interface DeskView {
+  readonly notices: readonly RosterNotice[];
+  readonly asked: readonly AccessAsk[];
   readonly now: string;
   readonly term: { readonly name: string; readonly firstDay: string } | null;
   readonly shells: readonly DeskShell[];
@@ -164,14 +186,145 @@ export type JobState =
   | { readonly is: 'done'; readonly outcome: BringOutcome }
   | { readonly is: 'failed'; readonly problem: ProblemDetails };
 
+/** What somebody did to a course, and for whom. */
+export interface Deed {
+  readonly at: string;
+  readonly by: string;
+  readonly what: string;
+  /** The thing that it was done to, while it stands. */
+  readonly itemKey: string | null;
+}
+
 export interface CourseView {
   readonly summary: CourseSummary;
+  readonly calendar: Calendar;
+  readonly startsOn: string | null;
+  readonly endsOn: string | null;
+  readonly openToLearners: boolean;
+  readonly now: string;
   readonly items: readonly SnapshotItem[];
+  readonly marks: readonly Mark[];
   readonly looseEnds: readonly LooseEnd[];
-  readonly right: Right;
+  readonly learners: LearnerCounts;
+  readonly rights: Rights;
+  readonly deeds: readonly Deed[];
+  /** Things that were taken out lately and can be put back. */
+  readonly removed: readonly { readonly key: string; readonly title: string; readonly at: string }[];
 }
 
 export interface ItemView {
+  readonly version: number;
   readonly item: Omit<Item, 'links'> & { readonly links: readonly (Link & { readonly title: string | null })[] };
   readonly usedBy: readonly { readonly id: string; readonly title: string; readonly kind: string }[];
+  readonly mark: Mark | null;
+  readonly earlier: readonly EarlierText[];
+  readonly editedBy: string | null;
+}
+
+/** What an item said before an edit. */
+export interface EarlierText {
+  readonly version: number;
+  readonly title: string;
+  readonly body: string;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** What came of an edit: the item as it stands now, and what was taken out of its text to make it safe. */
+export interface EditOutcome {
+  readonly version: number;
+  readonly takenOut: readonly string[];
+}
+
+/** A thing of one of my courses that a search found. */
+export interface FoundThing {
+  readonly courseId: string;
+  readonly courseCode: string;
+  readonly term: string;
+  readonly key: string;
+  readonly title: string;
+  readonly kind: Kind;
+}
+
+export type When = 'past' | 'current' | 'coming';
+
+export interface FoundView {
+  readonly total: number;
+  readonly courses: readonly CourseSummary[];
+  readonly things: readonly FoundThing[];
+  readonly thingsTotal: number;
+  /** Words that nothing begins with, and what was looked for instead. */
+  readonly instead: readonly { readonly typed: string; readonly words: readonly string[] }[];
+  readonly terms: readonly string[];
+}
+
+/** A course that could be the other side of a pair, with what speaks for and against it. */
+export interface PairCandidate {
+  readonly course: CourseSummary;
+  readonly for: Candidate['for'];
+  readonly against: Candidate['against'];
+  readonly use: Right;
+}
+
+/** Something that was brought into a shell before. */
+export interface BroughtBefore {
+  readonly runId: string;
+  readonly planId: string;
+  readonly at: string;
+  readonly by: string;
+  readonly things: number;
+  readonly from: string;
+}
+
+/** One side of a pair that is being made, and what could stand on the other. */
+export interface PairView {
+  readonly course: CourseSummary;
+  readonly rights: Rights;
+  readonly calendarLastDay: string;
+  readonly kinds: readonly { readonly kind: Kind; readonly count: number }[];
+  readonly brought: readonly BroughtBefore[];
+  /** Things that a person made or changed here and that no run brought. */
+  readonly byHand: number;
+  readonly verdict: Proposal['verdict'];
+  readonly candidates: readonly PairCandidate[];
+  /** Plans into this shell, or from this course, in their order. */
+  readonly plans: readonly { readonly id: string; readonly sourceId: string; readonly destinationId: string }[];
+}
+
+export interface AccessAsk {
+  readonly id: string;
+  readonly course: CourseSummary;
+  readonly person: string;
+  readonly wants: Wanted;
+  readonly words: string;
+  readonly askedAt: string;
+  readonly answer: 'granted' | 'refused' | 'withdrawn' | null;
+  readonly answeredBy: string | null;
+  readonly answeredAt: string | null;
+  readonly answerWords: string;
+}
+
+export interface AccessView {
+  readonly mine: readonly AccessAsk[];
+  readonly askedOfMe: readonly AccessAsk[];
+}
+
+/** Something the roster changed that touches a plan or a course. */
+export interface RosterNotice {
+  readonly courseId: string;
+  readonly at: string;
+  readonly sentence: string;
+}
+
+/** What loading a roster did. */
+export interface RosterReport {
+  readonly at: string;
+  readonly by: string;
+  readonly terms: { readonly added: number; readonly changed: number };
+  readonly people: { readonly added: number; readonly changed: number };
+  readonly sections: { readonly added: number; readonly changed: number; readonly cancelled: number };
+  readonly learnersDropped: { readonly people: number; readonly enrolments: number };
+  readonly notices: readonly RosterNotice[];
+  /** Bad rows by file and line; the good ones were kept. */
+  readonly problems: readonly Problem[];
 }

@@ -1,39 +1,8 @@
-/** What is known of a course or shell when a predecessor is looked for. */
-export interface ProposeCourse {
-  readonly id: string;
-  readonly code: string;
-  readonly number: string;
-  readonly section: string;
-  readonly campus?: string | undefined;
-  readonly mode?: string | undefined;
-  readonly term: string;
-  readonly firstDay: string;
-  readonly instructors: readonly string[];
-}
+import type { AGAINST_REASONS, FOR_REASONS, ProposeJob } from '../schemas/proposeJob.js';
 
-export interface ProposeCandidate extends ProposeCourse {
-  readonly lastDay: string;
-  readonly type: 'course' | 'development' | 'template';
-  readonly things: number;
-  readonly stockThings: number;
-  readonly editedAt?: string | undefined;
-}
-
-export interface ProposeInput {
-  readonly shell: ProposeCourse;
-  /** The courses that the person may use as a source. */
-  readonly courses: readonly ProposeCandidate[];
-  readonly formerly?: readonly {
-    readonly code: string;
-    readonly number: string;
-    readonly was: { readonly code: string; readonly number: string };
-  }[];
-  readonly runs?: readonly { readonly source: string; readonly destination: string; readonly term: string }[];
-}
-
-export type ForReason =
-  'sameCourse' | 'formerCode' | 'yours' | 'latestRun' | 'sameCampus' | 'development' | 'template' | 'usedBefore';
-export type AgainstReason = 'notYours' | 'olderRun' | 'otherCampus' | 'otherMode' | 'alreadyBrought' | 'fewThings';
+export type ProposeCandidate = ProposeJob['courses'][number];
+export type ForReason = (typeof FOR_REASONS)[number];
+export type AgainstReason = (typeof AGAINST_REASONS)[number];
 
 export interface Candidate {
   readonly course: string;
@@ -46,6 +15,10 @@ export interface Proposal {
   readonly candidates: readonly Candidate[];
 }
 
+/** Two that are both known and not the same; what nobody said is no reason against. */
+const differs = (a: string | undefined, b: string | undefined): boolean =>
+  a !== undefined && b !== undefined && a !== b;
+
 const isRun = ({ type }: ProposeCandidate): boolean => type === 'course';
 
 /**
@@ -53,7 +26,7 @@ const isRun = ({ type }: ProposeCandidate): boolean => type === 'course';
  *
  * @see docs/rules.md, "Which old course"
  */
-export function propose({ shell, courses, formerly = [], runs = [] }: ProposeInput): Proposal {
+export function propose({ shell, courses, formerly = [], runs = [] }: ProposeJob): Proposal {
   const sameCode = (course: ProposeCandidate): boolean => course.code === shell.code && course.number === shell.number;
   const formerCode = (course: ProposeCandidate): boolean =>
     formerly.some(
@@ -108,8 +81,8 @@ export function propose({ shell, courses, formerly = [], runs = [] }: ProposeInp
     const reasons: [AgainstReason, boolean][] = [
       ['notYours', !isYours(course)],
       ['olderRun', isRun(course) && course.firstDay < latestTerm],
-      ['otherCampus', !isSameCampus(course)],
-      ['otherMode', course.mode !== shell.mode],
+      ['otherCampus', differs(course.campus, shell.campus)],
+      ['otherMode', differs(course.mode, shell.mode)],
       ['alreadyBrought', runs.some((run) => run.source === course.id && run.destination === shell.id)],
       ['fewThings', course.things < largest / 2],
     ];

@@ -18,8 +18,17 @@ export interface Snapshot {
   readonly marks: readonly Mark[];
 }
 
-/** An address in a body that leads to an item or file of the course counts as a link, listed or not. */
-function withAddresses(item: Item, courseId: string, byId: ReadonlyMap<string, Item>): NonNullable<Item['links']> {
+type Linked = Pick<Item, 'body' | 'links'>;
+
+/**
+ * The links of an item: those that are listed, and one for every address in its body that leads to an item or file of
+ * the course.
+ */
+export function linksOf(
+  item: Linked,
+  courseId: string,
+  byId: ReadonlyMap<string, Pick<Item, 'id' | 'kind'>>,
+): NonNullable<Item['links']> {
   const links = [...(item.links ?? [])];
   for (const { address, embedded } of addressesIn(item.body ?? '')) {
     const id = itemAddressed(address, courseId, (segment) => byId.has(segment));
@@ -42,7 +51,7 @@ export function snapshotOf(course: Course): Snapshot {
       const bodyHash = body === undefined || body === '' ? undefined : textHash(body);
       return {
         ...rest,
-        links: withAddresses(item, course.course.id, byId),
+        links: linksOf(item, course.course.id, byId),
         contentHash: contentHash(rest, bodyHash),
         ...(bodyHash === undefined ? {} : { bodyHash }),
       };

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 
-const dateSchema = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'A date, YYYY-MM-DD.' });
+export const dateSchema = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$', description: 'A date, YYYY-MM-DD.' });
 export const momentAtSchema = Type.String({
   pattern: '^\\d{4}-\\d{2}-\\d{2}T([01]\\d|2[0-3]):[0-5]\\d$',
   description: "A moment, YYYY-MM-DDTHH:mm, on the wall clock of the course's time zone.",

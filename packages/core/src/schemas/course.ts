@@ -1,12 +1,13 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { KINDS, type Kind } from '../course/kinds.js';
 import { LINK_TYPES, type LinkType } from '../course/links.js';
-import { calendarSchema, meetingSchema, momentAtSchema } from './calendar.js';
+import { calendarSchema, dateSchema, meetingSchema, momentAtSchema } from './calendar.js';
+import { courseTypeSchema } from './proposeJob.js';
 import { roleSchema, type Role } from './retimeJob.js';
 
-const kindSchema = Type.Unsafe<Kind>(Type.Union(KINDS.map((kind) => Type.Literal(kind))));
-const linkTypeSchema = Type.Unsafe<LinkType>(Type.Union(LINK_TYPES.map((type) => Type.Literal(type))));
-const stateSchema = Type.Union([Type.Literal('open'), Type.Literal('draft'), Type.Literal('hidden')]);
+export const kindSchema = Type.Unsafe<Kind>(Type.Union(KINDS.map((kind) => Type.Literal(kind))));
+export const linkTypeSchema = Type.Unsafe<LinkType>(Type.Union(LINK_TYPES.map((type) => Type.Literal(type))));
+export const stateSchema = Type.Union([Type.Literal('open'), Type.Literal('draft'), Type.Literal('hidden')]);
 export type ItemState = Static<typeof stateSchema>;
 
 const momentSchema = Type.Object({
@@ -44,8 +45,6 @@ export const itemSchema = Type.Object({
 });
 export type Item = Static<typeof itemSchema>;
 
-const courseTypeSchema = Type.Union([Type.Literal('course'), Type.Literal('development'), Type.Literal('template')]);
-
 const courseHeadSchema = Type.Object({
   id: Type.String({ minLength: 1, maxLength: 100 }),
   code: Type.String(),
@@ -61,6 +60,9 @@ const courseHeadSchema = Type.Object({
   room: Type.Optional(Type.String()),
   instructors: Type.Optional(Type.Array(Type.Object({ id: Type.String(), name: Type.String() }))),
   openToLearners: Type.Optional(Type.Boolean()),
+  openForReuse: Type.Optional(Type.Boolean()),
+  startsOn: Type.Optional(dateSchema),
+  endsOn: Type.Optional(dateSchema),
   archived: Type.Optional(Type.Boolean()),
 });
 export type CourseHead = Static<typeof courseHeadSchema>;

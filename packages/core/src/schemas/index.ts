@@ -1,5 +1,16 @@
 export { calendarSchema, closureSchema, meetingSchema } from './calendar.js';
 export { choicesSchema, decisionsSchema } from './choices.js';
 export { courseSchema, itemSchema } from './course.js';
+export {
+  accessAnswerSchema,
+  accessAskSchema,
+  courseEditSchema,
+  itemEditSchema,
+  markEditSchema,
+  newItemSchema,
+  newShellSchema,
+  placeSchema,
+} from './edits.js';
+export { proposedSchema, proposeJobSchema } from './proposeJob.js';
 export { retimedSchema } from './retimed.js';
 export { retimeJobSchema } from './retimeJob.js';

@@ -1,8 +1,7 @@
-import type { Course, CourseHead, CourseSummary, Item, Link, Mark, Moment, Snapshot, SnapshotItem } from '@yarin/core';
+import type { Course, CourseHead, Item, Link, Mark, Moment, Snapshot, SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { CourseRow } from '../database/entities/course.js';
 import { BodyRow } from '../database/entities/item.js';
-import type { PersonRow } from '../database/entities/person.js';
 import { TermRow } from '../database/entities/term.js';
 
 /** Says `undefined` where the database says NULL, in place. Nothing is deleted, so that all rows keep one shape. */
@@ -36,6 +35,9 @@ async function readHead(manager: EntityManager, row: CourseRow, term: string): P
     locale: row.locale,
     instructors: await instructorsOf(manager, row.id),
     openToLearners: row.openToLearners,
+    openForReuse: row.openForReuse,
+    startsOn: row.startsOn,
+    endsOn: row.endsOn,
     archived: row.archived,
   });
 }
@@ -77,17 +79,19 @@ function grouped<Row, Hanging>(
 
 const NONE: never[] = [];
 
-async function readItems(manager: EntityManager, courseId: string): Promise<SnapshotItem[]> {
+/** @param key  one item alone; all of the course when absent */
+async function readItems(manager: EntityManager, courseId: string, key: string | null = null): Promise<SnapshotItem[]> {
   const items = await manager.query<StoredRow[]>(
     `SELECT key AS id, kind, title, body_hash AS bodyHash, parent_key AS parent, position, state,
             state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt
-       FROM item WHERE course_id = ? ORDER BY position, key`,
-    [courseId],
+       FROM item WHERE course_id = ? AND (? IS NULL OR key = ?) ORDER BY position, key`,
+    [courseId, key, key],
   );
   const moments = grouped(
     await manager.query<StoredMoment[]>(
-      'SELECT item_key AS item, key AS id, role, at, for_whom AS people, series FROM moment WHERE course_id = ? ORDER BY at, key',
-      [courseId],
+      `SELECT item_key AS item, key AS id, role, at, for_whom AS people, series
+         FROM moment WHERE course_id = ? AND (? IS NULL OR item_key = ?) ORDER BY at, key`,
+      [courseId, key, key],
     ),
     ({ id, role, at, people, series }): Moment => ({
       id,
@@ -100,8 +104,8 @@ async function readItems(manager: EntityManager, courseId: string): Promise<Snap
   const links = grouped(
     await manager.query<StoredLink[]>(
       `SELECT from_key AS item, type, to_key AS target, quantity, other_course AS course
-         FROM item_link WHERE course_id = ? ORDER BY from_key, place`,
-      [courseId],
+         FROM item_link WHERE course_id = ? AND (? IS NULL OR from_key = ?) ORDER BY from_key, place`,
+      [courseId, key, key],
     ),
     ({ type, target, quantity, course }): Link => ({
       type,
@@ -127,6 +131,22 @@ async function readItems(manager: EntityManager, courseId: string): Promise<Snap
     details: row.details === null ? undefined : (JSON.parse(row.details) as Record<string, unknown>),
     editedAt: row.editedAt ?? undefined,
   }));
+}
+
+/** One item of a course, with its moments and links; `undefined` when it is not there. */
+export async function readItem(
+  manager: EntityManager,
+  courseId: string,
+  key: string,
+): Promise<SnapshotItem | undefined> {
+  const [item] = await readItems(manager, courseId, key);
+  return item;
+}
+
+/** The text with a hash; none when there is no hash. */
+export async function readText(manager: EntityManager, bodyHash: string | undefined): Promise<string> {
+  if (bodyHash === undefined) return '';
+  return (await manager.findOneBy(BodyRow, { hash: bodyHash }))?.text ?? '';
 }
 
 /**
@@ -173,73 +193,4 @@ export async function withTexts(manager: EntityManager, snapshot: Snapshot): Pro
       return body === undefined ? item : { ...item, body };
     }),
   };
-}
-
-interface SummaryRow extends Omit<CourseSummary, 'meetings' | 'instructorIds' | 'instructors'> {
-  readonly meetings: string;
-  readonly staff: string;
-}
-
-const SUMMARY = `
-  SELECT course.id, course.code, course.number, course.section, course.title, course.type, course.mode, course.campus,
-         course.room, course.meetings, course.version, term.name AS term, term.first_day AS firstDay, term.last_day AS lastDay,
-         (SELECT json_group_array(json_object('id', person.id, 'name', person.given_name || ' ' || person.family_name))
-            FROM course_staff JOIN person ON person.id = course_staff.person_id
-           WHERE course_staff.course_id = course.id AND course_staff.role = 'instructor') AS staff,
-         (SELECT count(*) FROM item WHERE item.course_id = course.id) AS things,
-         (SELECT count(*) FROM item WHERE item.course_id = course.id AND item.edited_at IS NULL) AS stockThings,
-         (SELECT max(edited_at) FROM item WHERE item.course_id = course.id) AS editedAt
-    FROM course JOIN term ON term.id = course.term_id`;
-
-const summaryOf = ({ staff, meetings, ...row }: SummaryRow): CourseSummary => {
-  const people = JSON.parse(staff) as { id: string; name: string }[];
-  return {
-    ...row,
-    meetings: JSON.parse(meetings) as CourseSummary['meetings'],
-    instructorIds: people.map(({ id }) => id),
-    instructors: people.map(({ name }) => name),
-  };
-};
-
-export async function summariseCourse(manager: EntityManager, courseId: string): Promise<CourseSummary | undefined> {
-  const [row] = await manager.query<SummaryRow[]>(`${SUMMARY} WHERE course.id = ?`, [courseId]);
-  return row === undefined ? undefined : summaryOf(row);
-}
-
-/** All courses that a person may read: their own, those they assist, shared templates; an administrator, every one. */
-export async function readableCourses(manager: EntityManager, person: PersonRow): Promise<CourseSummary[]> {
-  const order = ' ORDER BY course.code, course.number, term.first_day DESC, course.section';
-  const rows =
-    person.role === 'administrator'
-      ? await manager.query<SummaryRow[]>(SUMMARY + order)
-      : await manager.query<SummaryRow[]>(
-          `${SUMMARY} WHERE course.type = 'template'
-             OR course.id IN (SELECT course_id FROM course_staff WHERE person_id = ?)${order}`,
-          [person.id],
-        );
-  return rows.map(summaryOf);
-}
-
-/** Text and words as they are searched: lower case, without spaces and signs. */
-export const searchForm = (text: string): string =>
-  text
-    .normalize('NFKC')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '');
-
-const MOST_FOUND = 20;
-
-/** Courses that a person may read and whose code, number, section, title or term hold every word. */
-export async function findCourses(manager: EntityManager, person: PersonRow, words: string): Promise<CourseSummary[]> {
-  const wanted = words
-    .split(/\s+/)
-    .map(searchForm)
-    .filter((word) => word !== '');
-  if (wanted.length === 0) return [];
-  const matches = await manager.query<{ id: string }[]>(
-    `SELECT id FROM course WHERE ${wanted.map(() => 'instr(search_text, ?) > 0').join(' AND ')}`,
-    wanted,
-  );
-  const ids = new Set(matches.map(({ id }) => id));
-  return (await readableCourses(manager, person)).filter(({ id }) => ids.has(id)).slice(0, MOST_FOUND);
 }

@@ -1,9 +1,17 @@
-import { snapshotOf, textHash, type Calendar, type Course, type Item, type LearnerSort } from '@yarin/core';
+import {
+  snapshotOf,
+  textHash,
+  type Calendar,
+  type Course,
+  type Item,
+  type LearnerSort,
+  type StaffRole,
+} from '@yarin/core';
 import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
 import { PersonRow } from '../database/entities/person.js';
 import { TermRow } from '../database/entities/term.js';
 import type { Command } from '../writer/command.js';
-import { searchForm } from './courseStore.js';
+import { indexCourses } from '../find/findIndex.js';
 
 export interface NewTerm {
   readonly id: string;
@@ -24,7 +32,10 @@ export const addPeople: Command<readonly PersonRow[], void> = async ({ manager }
 export interface NewCourse {
   readonly course: Course;
   readonly termId: string;
-  readonly staff: readonly { readonly personId: string; readonly role: 'instructor' | 'assistant' }[];
+  readonly staff: readonly { readonly personId: string; readonly role: StaffRole }[];
+  readonly department?: string | undefined;
+  /** Who makes it, when it is made by hand. */
+  readonly madeBy?: string;
 }
 
 /** Keys that are unique everywhere: an item's id behind its course's, in ids, links and addresses of bodies alike. */
@@ -43,7 +54,10 @@ function withKeys({ course, items }: Course): Item[] {
 }
 
 /** Adds a course with everything in it, set by set. */
-export const addCourse: Command<NewCourse, void> = async ({ manager }, { course: whole, termId, staff }) => {
+export const addCourse: Command<NewCourse, void> = async (
+  { manager },
+  { course: whole, termId, staff, department, madeBy },
+) => {
   const { course, meetings = [], marks = [] } = whole;
   const items = withKeys(whole);
   const snapshot = snapshotOf({ ...whole, items });
@@ -63,18 +77,20 @@ export const addCourse: Command<NewCourse, void> = async ({ manager }, { course:
     archived: course.archived ?? false,
     meetings,
     version: 1,
-    searchText: searchForm(`${course.code}${course.number}${course.section} ${course.title} ${course.term}`),
+    department: department ?? null,
+    openForReuse: course.openForReuse ?? false,
+    cancelled: false,
+    madeBy: madeBy ?? null,
+    startsOn: course.startsOn ?? null,
+    endsOn: course.endsOn ?? null,
   });
   await manager.insert(
     CourseStaffRow,
     staff.map((each) => ({ ...each, courseId: course.id })),
   );
-  const bodies = items.flatMap(({ body }) =>
-    body === undefined || body === '' ? [] : [{ hash: textHash(body), text: body }],
-  );
-  await manager.query(
-    `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
-    [JSON.stringify(bodies)],
+  await insertBodies(
+    manager,
+    items.flatMap(({ body }) => (body === undefined || body === '' ? [] : [body])),
   );
   const rows = snapshot.items.map(({ moments: _moments, links: _links, ...row }) => row);
   await manager.query(
@@ -87,6 +103,7 @@ export const addCourse: Command<NewCourse, void> = async ({ manager }, { course:
   );
   await insertMoments(manager, course.id, snapshot.items);
   await insertLinks(manager, course.id, snapshot.items);
+  await indexCourses(manager, [course.id]);
   await manager.query(
     `INSERT INTO mark (course_id, item_key, mark, note) SELECT ?, ? || '.' || (value->>'item'), value->>'mark', value->>'note' FROM json_each(?)`,
     [course.id, course.id, JSON.stringify(marks)],
@@ -95,6 +112,15 @@ export const addCourse: Command<NewCourse, void> = async ({ manager }, { course:
 
 type Manager = Parameters<typeof addCourse>[0]['manager'];
 type Holder = Pick<Item, 'id' | 'moments' | 'links'>;
+
+/** Stores texts under their hashes, each once. */
+export async function insertBodies(manager: Manager, texts: readonly string[]): Promise<void> {
+  if (texts.length === 0) return;
+  await manager.query(
+    `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+    [JSON.stringify(texts.map((text) => ({ hash: textHash(text), text })))],
+  );
+}
 
 /** Inserts the moments of items, in one statement. */
 export async function insertMoments(manager: Manager, courseId: string, items: readonly Holder[]): Promise<void> {

@@ -20,10 +20,44 @@ export function sanitise(body: string, courseId: string, keyOf: (address: string
       const target = address(value, to);
       return { tagName, attribs: target === undefined ? rest : { ...rest, [name]: target } };
     };
-  return sanitizeHtml(body, {
-    allowedTags: [...sanitizeHtml.defaults.allowedTags, 'img', 'h1', 'h2'],
-    allowedAttributes: { a: ['href', 'title'], img: ['src', 'alt', 'width', 'height'], '*': ['lang', 'dir'] },
-    allowedSchemes: ['http', 'https', 'mailto'],
-    transformTags: { a: replaced('href', 'item'), img: replaced('src', 'file') },
-  });
+  return sanitizeHtml(body, { ...SAFE, transformTags: { a: replaced('href', 'item'), img: replaced('src', 'file') } });
+}
+
+const SAFE: sanitizeHtml.IOptions = {
+  allowedTags: [...sanitizeHtml.defaults.allowedTags, 'img', 'h1', 'h2'],
+  allowedAttributes: {
+    a: ['href', 'title'],
+    img: ['src', 'alt', 'width', 'height'],
+    td: ['colspan', 'rowspan'],
+    th: ['colspan', 'rowspan'],
+    '*': ['lang', 'dir'],
+  },
+  allowedSchemes: ['http', 'https', 'mailto', 'item'],
+};
+
+/**
+ * The opposite of `sanitise`: a text that somebody wrote on the screen, as it is stored. Addresses of things of this
+ * course are keys again, what could run is taken out.
+ *
+ * @returns the text, and the names of what was taken out
+ */
+export function storable(text: string, courseId: string): { readonly body: string; readonly takenOut: string[] } {
+  const things = `/course/${courseId}?item=`;
+  const files = `/api/courses/${courseId}/files/`;
+  const keyed = (name: 'href' | 'src') => (tagName: string, attribs: Record<string, string>) => {
+    const value = attribs[name] ?? '';
+    const start = [things, files].find((each) => value.startsWith(each));
+    return {
+      tagName,
+      attribs:
+        start === undefined ? attribs : { ...attribs, [name]: `item:${decodeURIComponent(value.slice(start.length))}` },
+    };
+  };
+  const takenOut = new Set<string>();
+  for (const [, tag] of text.matchAll(/<([a-z][a-z0-9]*)/gi))
+    if (!(SAFE.allowedTags as string[]).includes(tag!.toLowerCase())) takenOut.add(tag!.toLowerCase());
+  if (/<[^>]+\son\w+\s*=/i.test(text)) takenOut.add('what runs when pressed');
+  if (/(?:href|src)\s*=\s*["']?\s*(?:javascript|data|vbscript):/i.test(text)) takenOut.add('an address that runs');
+  const body = sanitizeHtml(text, { ...SAFE, transformTags: { a: keyed('href'), img: keyed('src') } });
+  return { body, takenOut: [...takenOut] };
 }

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { ENTITIES } from './entities/index.js';
 import { FirstTables1764057600000 } from './migrations/1764057600000-FirstTables.js';
+import { PeopleAndEditing1764144000000 } from './migrations/1764144000000-PeopleAndEditing.js';
 
 const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
 
@@ -13,7 +14,7 @@ function options(dataFolder: string): DataSourceOptions {
     database: databaseFile(dataFolder),
     enableWAL: true,
     entities: ENTITIES,
-    migrations: [FirstTables1764057600000],
+    migrations: [FirstTables1764057600000, PeopleAndEditing1764144000000],
     migrationsTableName: 'migration',
     synchronize: false,
     logging: false,

@@ -1,7 +1,7 @@
 import { copyFile, mkdir, readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Calendar, Course, LearnerSort, Problem } from '@yarin/core';
-import { readCalendar, readCourse, readRoster, readTable, type RosterFiles } from '@yarin/formats';
+import { readCalendar, readCourse, readRoster, readTable, ROSTER_FILES, type RosterFiles } from '@yarin/formats';
 import type { DataSource } from 'typeorm';
 import { PersonRow } from '../database/entities/person.js';
 import type { Writer } from '../writer/writer.js';
@@ -11,7 +11,8 @@ interface Folders {
   readonly demoFolder: string;
 }
 
-const ROSTER_FILES = ['academicSessions', 'courses', 'classes', 'users', 'enrollments'];
+/** Who loads rosters in the demo. */
+const REGISTRAR = 'p-rhee';
 
 const orThrow = (file: string, problems: readonly Problem[]): never => {
   const [first] = problems;
@@ -26,6 +27,7 @@ const orThrow = (file: string, problems: readonly Problem[]): never => {
 export async function loadDemo(
   { reading, writer }: { readonly reading: DataSource; readonly writer: Writer },
   { dataFolder, demoFolder }: Folders,
+  at: string,
 ): Promise<string | undefined> {
   if ((await reading.manager.count(PersonRow)) > 0) return undefined;
   const read = (path: string): Promise<string> => readFile(join(demoFolder, path), 'utf8');
@@ -52,6 +54,7 @@ export async function loadDemo(
   await writer.run('addPeople', [...roster.people]);
 
   const termIds = new Map(roster.terms.map(({ id, name }) => [name, id]));
+  const departments = new Map(roster.classes.map(({ id, department }) => [id, department]));
   const names = await readdir(join(demoFolder, 'courses'));
   for (const name of names) {
     const result = readCourse(await read(`courses/${name}`));
@@ -61,8 +64,10 @@ export async function loadDemo(
       taught.length > 0
         ? taught.map(({ personId, role }) => ({ personId, role }))
         : (course.course.instructors ?? []).map(({ id }) => ({ personId: id, role: 'instructor' as const }));
-    await writer.run('addCourse', { course, termId: termIds.get(course.course.term)!, staff });
+    const department = departments.get(course.course.id);
+    await writer.run('addCourse', { course, termId: termIds.get(course.course.term)!, staff, department });
   }
+  await writer.run('loadRoster', { roster, doer: { personId: REGISTRAR, forPersonId: null }, at });
   await loadLearners(writer, await read('learners.csv'));
 
   await mkdir(join(dataFolder, 'files'), { recursive: true });

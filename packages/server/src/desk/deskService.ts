@@ -1,23 +1,23 @@
 import {
-  propose,
-  type Candidate,
+  mayDo,
+  standingsOf,
   type CourseSummary,
   type DeskShell,
   type DeskView,
   type LatelyRun,
   type PlanSentence,
-  type ProposeCandidate,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { readableCourses, summariseCourse } from '../courses/courseStore.js';
-import type { PersonRow } from '../database/entities/person.js';
+import { readAccess } from '../access/accessStore.js';
+import { readableCourses } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { TermRow } from '../database/entities/term.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import { nameOf } from '../people/names.js';
-import { mayChange, mayUse } from '../people/rights.js';
+import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
+import type { Asker } from '../people/asker.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
-import { coursesWithNotes } from './notes.js';
+import { coursesWithNotes, noticesOf } from './notes.js';
 
 /** The first term that has not ended, preferring one that is yet to start. */
 async function comingTerm(manager: EntityManager, today: string): Promise<TermRow | undefined> {
@@ -25,43 +25,32 @@ async function comingTerm(manager: EntityManager, today: string): Promise<TermRo
   return terms.find(({ firstDay }) => firstDay >= today) ?? terms.findLast(({ lastDay }) => lastDay >= today);
 }
 
-const asCandidate = (course: CourseSummary): ProposeCandidate => ({
-  ...course,
-  campus: course.campus ?? undefined,
-  mode: course.mode ?? undefined,
-  editedAt: course.editedAt ?? undefined,
-  instructors: course.instructorIds,
-});
+/** Courses that a person has to do with: a course that is open to everybody is not at everybody's Desk. */
+const isAtDesk = (person: Asker, course: CourseSummary): boolean =>
+  standingsOf(person, course).some((standing) => standing !== 'anyone' && standing !== 'guest');
 
 /** What the Desk of a person shows: the shells of the coming term, each with its predecessor and its plan worked out. */
 export async function readDesk(
   manager: EntityManager,
   grounds: PlanGrounds,
-  person: PersonRow,
+  person: Asker,
   now: string,
 ): Promise<DeskView> {
   const today = now.slice(0, 10);
   const term = await comingTerm(manager, today);
   const courses = await readableCourses(manager, person);
-  const sources = courses.filter((course) => mayUse(person, course).may);
+  const sources = courses.filter((course) => mayDo('use', person, course, today).may);
   const runs = await manager.find(RunRow, { order: { at: 'DESC' } });
   const standing = runs.filter(({ undoneAt }) => undoneAt === null);
-  const termOf = new Map(courses.map(({ id, term: name }) => [id, name]));
+  const ground = await proposeGround(manager);
   const plans = await manager.find(PlanRow);
 
-  const shells = courses.filter((course) => course.term === term?.name && course.type === 'course');
+  const shells = courses.filter(
+    (course) => course.term === term?.name && course.type === 'course' && !course.archived && isAtDesk(person, course),
+  );
   const rows = await Promise.all(
     shells.map(async (shell): Promise<DeskShell> => {
-      const proposal = propose({
-        shell: asCandidate(shell),
-        courses: sources.map(asCandidate),
-        runs: standing.map(({ sourceId, destinationId }) => ({
-          source: sourceId,
-          destination: destinationId,
-          term: termOf.get(destinationId) ?? '',
-        })),
-      });
-      const candidates = proposal.candidates.map((candidate) => withCourse(candidate, sources));
+      const { verdict, candidates } = predecessorsOf(shell, sources, ground);
       const done = standing.find(({ destinationId }) => destinationId === shell.id);
       const plan = plans.find(
         ({ destinationId, sourceId }) =>
@@ -70,15 +59,15 @@ export async function readDesk(
       const first = candidates.find(({ course }) => course.id === (done?.sourceId ?? candidates[0]?.course.id));
       return {
         shell,
-        verdict: proposal.verdict,
+        verdict,
         candidates,
-        right: mayChange(person, shell, today),
+        right: mayDo('run', person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
         sentence: first === undefined ? null : await sentenceOf(grounds, first.course, shell, plan, now),
         done:
           done === undefined
             ? null
-            : { runId: done.id, at: done.at, by: await nameOf(manager, done.personId), things: done.counts.things },
+            : { runId: done.id, at: done.at, by: await nameOf(manager, done), things: done.counts.things },
       };
     }),
   );
@@ -86,13 +75,14 @@ export async function readDesk(
     now,
     term: term === undefined ? null : { name: term.name, firstDay: term.firstDay },
     shells: rows,
-    notes: await coursesWithNotes(manager, sources),
-    lately: await latelyOf(manager, runs, new Set(courses.map(({ id }) => id))),
+    notes: await coursesWithNotes(
+      manager,
+      sources.filter((course) => isAtDesk(person, course)),
+    ),
+    notices: await noticesOf(manager, shells),
+    asked: (await readAccess(manager, person)).askedOfMe.filter(({ answer }) => answer === null),
+    lately: await latelyOf(manager, runs, new Map(courses.map((course) => [course.id, course]))),
   };
-}
-
-function withCourse(candidate: Candidate, sources: readonly CourseSummary[]) {
-  return { ...candidate, course: sources.find(({ id }) => id === candidate.course)! };
 }
 
 async function sentenceOf(
@@ -129,7 +119,7 @@ const MOST_LATELY = 6;
 async function latelyOf(
   manager: EntityManager,
   runs: readonly RunRow[],
-  readable: ReadonlySet<string>,
+  readable: ReadonlyMap<string, CourseSummary>,
 ): Promise<LatelyRun[]> {
   const mine = runs.filter(({ destinationId }) => readable.has(destinationId)).slice(0, MOST_LATELY);
   return Promise.all(
@@ -137,10 +127,10 @@ async function latelyOf(
       id: run.id,
       planId: run.planId,
       at: run.at,
-      by: await nameOf(manager, run.personId),
+      by: await nameOf(manager, run),
       things: run.counts.things,
-      source: await summariseCourse(manager, run.sourceId),
-      destination: await summariseCourse(manager, run.destinationId),
+      source: readable.get(run.sourceId),
+      destination: readable.get(run.destinationId),
       undoneAt: run.undoneAt,
     })),
   );

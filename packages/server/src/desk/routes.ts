@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf } from '../people/routes.js';
+import { askerOf } from '../people/asker.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
 import { readDesk } from './deskService.js';
 

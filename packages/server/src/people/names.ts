@@ -1,7 +1,11 @@
 import type { EntityManager } from 'typeorm';
-import { PersonRow } from '../database/entities/person.js';
+import { DOER_NAME, type Doer } from '../history/deeds.js';
 
-export async function nameOf(manager: EntityManager, personId: string): Promise<string> {
-  const person = await manager.findOneBy(PersonRow, { id: personId });
-  return person === null ? 'somebody who left' : `${person.givenName} ${person.familyName}`;
+/** “Ines Marant”, or “Tomas Rhee for Ines Marant”. */
+export async function nameOf(manager: EntityManager, { personId, forPersonId }: Doer): Promise<string> {
+  const [row] = await manager.query<{ name: string }[]>(`SELECT ${DOER_NAME('?', '?')} AS name`, [
+    personId,
+    forPersonId,
+  ]);
+  return row!.name;
 }

@@ -1,36 +1,24 @@
-import type { CourseSummary, Right } from '@yarin/core';
-import type { PersonRow } from '../database/entities/person.js';
-import { forbidden } from '../http/httpProblem.js';
+import { mayDo, type Act, type CourseSummary, type Right } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { summariseCourse } from '../courses/courseSummaries.js';
+import { forbidden, notFound } from '../http/httpProblem.js';
+import type { Asker } from './asker.js';
 
-const MAY: Right = { may: true };
-const label = ({ code, number, section, term }: CourseSummary): string => `${code} ${number}-${section} (${term})`;
-
-const teaches = (person: PersonRow, course: CourseSummary): boolean =>
-  person.role === 'administrator' || course.instructorIds.includes(person.id);
-
-/** May bring things into a course, and take them back. */
-export function mayChange(person: PersonRow, course: CourseSummary, today: string): Right {
-  if (course.lastDay < today)
-    return {
-      may: false,
-      why: `${label(course)} is finished. A finished course is a record: it can be read and used as a source, never changed.`,
-    };
-  if (teaches(person, course)) return MAY;
-  return {
-    may: false,
-    why: `${label(course)} is taught by ${course.instructors.join(' and ') || 'nobody yet'}. Only they or an administrator can change it.`,
-  };
-}
-
-/** May use a course as a source. */
-export function mayUse(person: PersonRow, course: CourseSummary): Right {
-  if (course.type === 'template' || teaches(person, course)) return MAY;
-  return {
-    may: false,
-    why: `${label(course)} belongs to ${course.instructors.join(' and ') || 'nobody yet'}. Ask them to open it for reuse.`,
-  };
-}
-
-export function require(right: Right): void {
+export function demand(right: Right): void {
   if (!right.may) throw forbidden(right.why);
+}
+
+/** The course that a request is about, when whoever asks may do this with it; else the refusal that says why. */
+export async function courseFor(
+  manager: EntityManager,
+  act: Act,
+  asker: Asker,
+  courseId: string,
+  today: string,
+): Promise<CourseSummary> {
+  const course = await summariseCourse(manager, courseId, asker.id);
+  if (course === undefined)
+    throw notFound(`There is no course with the id “${courseId}”. It may have been removed meanwhile.`);
+  demand(mayDo(act, asker, course, today));
+  return course;
 }

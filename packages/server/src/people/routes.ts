@@ -1,47 +1,62 @@
 import { Type } from '@sinclair/typebox';
+import type { PersonView, SessionView } from '@yarin/core';
 import { Router, type Request, type RequestHandler } from 'express';
+import type { DataSource } from 'typeorm';
 import { PersonRow } from '../database/entities/person.js';
 import type { Server } from '../context.js';
 import { checked } from '../http/checked.js';
-import { notFound, notSignedIn } from '../http/httpProblem.js';
+import { forbidden, notFound, notSignedIn } from '../http/httpProblem.js';
 
 declare module 'express-session' {
   interface SessionData {
     personId: string;
+    /** For whom an administrator acts. */
+    forPersonId: string;
   }
 }
 
-declare module 'express-serve-static-core' {
-  interface Locals {
-    person: PersonRow;
-  }
-}
+const closed = { additionalProperties: false };
+const checkSignIn = checked(Type.Object({ person: Type.String() }, closed));
+const checkActFor = checked(Type.Object({ person: Type.Union([Type.String(), Type.Null()]) }, closed));
 
-const signInSchema = Type.Object({ person: Type.String() }, { additionalProperties: false });
-const checkSignIn = checked(signInSchema);
-
-const shown = ({ id, givenName, familyName, role }: PersonRow) => ({
+const shown = ({ id, givenName, familyName, role, department }: PersonRow): PersonView => ({
   id,
   name: `${givenName} ${familyName}`,
   initials: `${givenName[0] ?? ''}${familyName[0] ?? ''}`,
   role,
+  department,
 });
 
-/** Whoever asks; every route but signing in needs one. */
-export const askerOf = ({ res }: Request): PersonRow => res!.locals.person;
+interface SignedIn {
+  readonly actor: PersonRow;
+  readonly person: PersonRow;
+}
+
+async function whoIs(reading: DataSource, { session }: Request): Promise<SignedIn | undefined> {
+  const find = (id: string | undefined): Promise<PersonRow | null> =>
+    id === undefined ? Promise.resolve(null) : reading.manager.findOneBy(PersonRow, { id });
+  const actor = await find(session.personId);
+  if (actor === null) return undefined;
+  const person = actor.role === 'administrator' ? await find(session.forPersonId) : null;
+  return { actor, person: person ?? actor };
+}
 
 /** Lets only signed-in people through, and says who asks. */
 export function signedIn({ reading }: Server): RequestHandler {
   return async (request, response, next) => {
-    const { personId } = request.session;
-    const person = personId === undefined ? null : await reading.manager.findOneBy(PersonRow, { id: personId });
-    if (person === null) throw notSignedIn('Sign in first; nothing was done.');
-    response.locals.person = person;
+    const who = await whoIs(reading, request);
+    if (who === undefined) throw notSignedIn('Sign in first; nothing was done.');
+    Object.assign(response.locals, who);
     next();
   };
 }
 
-/** The stand-in for the campus sign-on: lists the made-up people and lets one in. */
+const sessionView = (who: SignedIn | undefined): SessionView | { person: null; actor: null } =>
+  who === undefined
+    ? { person: null, actor: null }
+    : { person: shown(who.person), actor: who.actor.id === who.person.id ? null : shown(who.actor) };
+
+/** The stand-in for the campus sign-on: lists the made-up people and lets one in; an administrator acts for others. */
 export function signOnRoutes({ reading }: Server): Router {
   const router = Router();
   router.get('/people', async (_request, response) => {
@@ -49,9 +64,7 @@ export function signOnRoutes({ reading }: Server): Router {
     response.json({ people: people.map(shown) });
   });
   router.get('/session', async (request, response) => {
-    const { personId } = request.session;
-    const person = personId === undefined ? null : await reading.manager.findOneBy(PersonRow, { id: personId });
-    response.json({ person: person === null ? null : shown(person) });
+    response.json(sessionView(await whoIs(reading, request)));
   });
   router.post('/session', async (request, response, next) => {
     const { person: id } = checkSignIn(request.body);
@@ -60,8 +73,21 @@ export function signOnRoutes({ reading }: Server): Router {
     request.session.regenerate((error) => {
       if (error) return next(error);
       request.session.personId = id;
-      request.session.save((failed) => (failed ? next(failed) : response.json({ person: shown(person) })));
+      request.session.save((failed) => (failed ? next(failed) : response.json(sessionView({ actor: person, person }))));
     });
+  });
+  router.put('/session/for', async (request, response) => {
+    const { person: id } = checkActFor(request.body);
+    const who = await whoIs(reading, request);
+    if (who === undefined) throw notSignedIn('Sign in first; nothing was done.');
+    if (who.actor.role !== 'administrator') throw forbidden('Only an administrator acts for somebody else.');
+    const person = id === null ? who.actor : await reading.manager.findOneBy(PersonRow, { id });
+    if (person === null) throw notFound(`There is nobody with the id “${id}”.`);
+    if (person.role === 'administrator' && person.id !== who.actor.id)
+      throw forbidden('Nobody acts for another administrator.');
+    if (id === null) delete request.session.forPersonId;
+    else request.session.forPersonId = person.id;
+    response.json(sessionView({ actor: who.actor, person }));
   });
   router.delete('/session', (request, response, next) => {
     request.session.destroy((error) => (error ? next(error) : response.status(204).end()));

@@ -18,7 +18,8 @@ export const openPlan: Command<NewPlan, { id: string }> = async ({ manager }, { 
   const { sourceId, destinationId } = plan;
   const known = await manager.findOneBy(PlanRow, { sourceId, destinationId });
   if (known !== null) return { id: known.id };
-  await manager.insert(PlanRow, { ...plan, decisions: NOTHING_DECIDED, version: 1, changedAt: at });
+  const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
+  await manager.insert(PlanRow, { ...plan, decisions: NOTHING_DECIDED, version: 1, changedAt: at, place });
   return { id: plan.id };
 };
 

@@ -1,4 +1,5 @@
 import {
+  mayDo,
   type CourseSummary,
   type PlanView,
   type Right,
@@ -7,11 +8,11 @@ import {
   type SnapshotItem,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { summariseCourse } from '../courses/courseStore.js';
-import type { PersonRow } from '../database/entities/person.js';
+import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
-import { mayChange, mayUse, require } from '../people/rights.js';
+import type { Asker } from '../people/asker.js';
+import { demand } from '../people/rights.js';
 import { learnerCounts } from '../runs/storedItems.js';
 import { nameOf } from '../people/names.js';
 import type { PlanGrounds } from './planGrounds.js';
@@ -26,21 +27,17 @@ export interface PlanPair {
 }
 
 /** Finds a plan that the person may see: they teach its destination and may use its source. */
-export async function planFor(
-  manager: EntityManager,
-  person: PersonRow,
-  planId: string,
-  today: string,
-): Promise<PlanPair> {
+export async function planFor(manager: EntityManager, person: Asker, planId: string, today: string): Promise<PlanPair> {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('There is no such plan. Open one from the Desk.');
-  const source = await summariseCourse(manager, plan.sourceId);
-  const destination = await summariseCourse(manager, plan.destinationId);
+  const source = await summariseCourse(manager, plan.sourceId, person.id);
+  const destination = await summariseCourse(manager, plan.destinationId, person.id);
   if (source === undefined || destination === undefined)
     throw notFound('One of the two courses is not there any more.');
-  require(mayUse(person, source));
-  const right = mayChange(person, destination, today);
-  if (!right.may && destination.lastDay >= today) require(right);
+  demand(mayDo('use', person, source, today));
+  demand(mayDo('read', person, destination, today));
+  const right = mayDo('run', person, destination, today);
+  if (!right.may && destination.lastDay >= today && !destination.archived) demand(right);
   return { plan, source, destination, right };
 }
 
@@ -60,13 +57,13 @@ function lightSnapshot(snapshot: Snapshot): Snapshot {
 async function runsOf(manager: EntityManager, plan: PlanRow): Promise<RunView[]> {
   const runs = await manager.find(RunRow, { where: { planId: plan.id }, order: { at: 'DESC' } });
   return Promise.all(
-    runs.map(async ({ id, at, counts, personId, undoneAt, undoneBy }) => ({
+    runs.map(async ({ id, at, counts, personId, forPersonId, undoneAt, undoneBy }) => ({
       id,
       at,
-      by: await nameOf(manager, personId),
+      by: await nameOf(manager, { personId, forPersonId }),
       counts,
       undoneAt,
-      undoneBy: undoneBy === null ? null : await nameOf(manager, undoneBy),
+      undoneBy: undoneBy === null ? null : await nameOf(manager, { personId: undoneBy, forPersonId: null }),
     })),
   );
 }

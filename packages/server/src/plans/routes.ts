@@ -1,15 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { decisionsSchema } from '@yarin/core/schemas';
-import { parseDay, type CourseSummary, type Decisions } from '@yarin/core';
+import { parseDay, type Decisions } from '@yarin/core';
 import { Router } from 'express';
-import { summariseCourse } from '../courses/courseStore.js';
 import type { Server } from '../context.js';
 import { checked } from '../http/checked.js';
-import { conflict, notFound, unusable } from '../http/httpProblem.js';
+import { conflict, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf } from '../people/routes.js';
-import { mayChange, mayUse, require } from '../people/rights.js';
+import { askerOf } from '../people/asker.js';
+import { courseFor, demand } from '../people/rights.js';
 import type { PlanGrounds } from './planGrounds.js';
 import { planFor, viewPlan } from './planView.js';
 
@@ -36,20 +35,13 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
-  const courseOf = async (id: string): Promise<CourseSummary> => {
-    const course = await summariseCourse(reading.manager, id);
-    if (course === undefined) throw notFound(`There is no course with the id “${id}”.`);
-    return course;
-  };
-
   router.post('/plans', async (request, response) => {
     const { source: sourceId, destination: destinationId } = checkPair(request.body);
     const person = askerOf(request);
     if (sourceId === destinationId)
       throw conflict('A course can’t be brought into itself. Choose another course for one of the two sides.');
-    const [source, destination] = [await courseOf(sourceId), await courseOf(destinationId)];
-    require(mayUse(person, source));
-    require(mayChange(person, destination, now().slice(0, 10)));
+    await courseFor(reading.manager, 'use', person, sourceId, now().slice(0, 10));
+    await courseFor(reading.manager, 'run', person, destinationId, now().slice(0, 10));
     const plan = { id: randomUUID(), sourceId, destinationId, personId: person.id, at: now() };
     response.status(201).json(await writer.run('openPlan', plan));
   });
@@ -61,7 +53,7 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
 
   router.put('/plans/:id/decisions', async (request, response) => {
     const { plan, right } = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
-    require(right);
+    demand(right);
     const { version, decisions } = checkDecisions(request.body);
     refuseImpossibleDates(decisions.byHand);
     response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions, at: now() }));

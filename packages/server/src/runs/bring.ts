@@ -15,6 +15,7 @@ import {
 import type { EntityManager } from 'typeorm';
 import { insertLinks, insertMoments } from '../courses/courseWriter.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
+import { noteDeed, type Doer } from '../history/deeds.js';
 import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides } from '../plans/workedPlan.js';
 import type { Command } from '../writer/command.js';
@@ -25,7 +26,7 @@ import { learnerCounts, removeHanging, storedItems } from './storedItems.js';
 export interface BringInput {
   readonly runId: string;
   readonly planId: string;
-  readonly personId: string;
+  readonly doer: Doer;
   /** Wall-clock moment of the run in the institution's zone. */
   readonly at: string;
   /** What follows from both courses alone, with the versions of them that it holds for. */
@@ -43,7 +44,7 @@ export interface BringInput {
  */
 export const bring: Command<BringInput, BringOutcome> = async (
   { manager, progress },
-  { runId, planId, personId, at, known },
+  { runId, planId, doer, at, known },
 ) => {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
@@ -91,20 +92,26 @@ export const bring: Command<BringInput, BringOutcome> = async (
   ) as Record<LearnerSort, number>;
   if (Object.values(learners).some((count) => count !== 0)) throw new Error('A run touched learner data.');
   await manager.query(
-    `INSERT INTO run (id, plan_id, source_id, destination_id, person_id, at, policy, counts, operations)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO run (id, plan_id, source_id, destination_id, person_id, for_person_id, at, policy, counts, operations)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       runId,
       planId,
       sourceId,
       destinationId,
-      personId,
+      doer.personId,
+      doer.forPersonId,
       at,
       JSON.stringify(input.policy),
       JSON.stringify(countsOf(preview, operations, learners)),
       JSON.stringify(operations),
     ],
   );
+  await noteDeed(manager, doer, {
+    courseId: destinationId,
+    at,
+    what: `brought ${preview.toWrite} things from ${source.course.term}`,
+  });
   progress(1);
   return { outcome: 'brought', runId };
 };
@@ -188,7 +195,7 @@ async function replaceItems(
   await manager.query(
     `UPDATE item SET title = old.title, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
             points = old.points, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
-            edited_at = coalesce(old.edited_at, ?)
+            edited_at = coalesce(old.edited_at, ?), version = item.version + 1
        FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
     [at, rows, sourceId, destinationId],

@@ -3,8 +3,9 @@ import type { Server } from '../context.js';
 import { RunRow } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf } from '../people/routes.js';
-import { require } from '../people/rights.js';
+import { mayDo } from '@yarin/core';
+import { askerOf, doerOf } from '../people/asker.js';
+import { demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
 import type { RunJobs } from './runJobs.js';
@@ -21,7 +22,7 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
       request.params.id,
       now().slice(0, 10),
     );
-    require(right);
+    demand(right);
     const { findings, suggestion } = await grounds.ground(source, destination);
     const known = {
       sourceVersion: source.version,
@@ -31,7 +32,7 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     };
     response
       .status(202)
-      .json(jobs.start({ planId: plan.id, personId: person.id, at: now(), known }, plan.destinationId));
+      .json(jobs.start({ planId: plan.id, doer: doerOf(request), at: now(), known }, plan.destinationId));
   });
 
   router.get('/plans/:id/runs/:run/events', async (request, response) => {
@@ -51,9 +52,9 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     const person = askerOf(request);
     const run = await reading.manager.findOneBy(RunRow, { id: request.params.id });
     if (run === null) throw notFound('There is no such run.');
-    const { right } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
-    require(right);
-    response.json(await writer.run('takeBack', { runId: run.id, personId: person.id, at: now() }));
+    const { destination } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
+    demand(mayDo('takeBack', person, destination, now().slice(0, 10)));
+    response.json(await writer.run('takeBack', { runId: run.id, doer: doerOf(request), at: now() }));
   });
   return router;
 }

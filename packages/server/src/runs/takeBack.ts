@@ -1,11 +1,12 @@
 import { RunRow } from '../database/entities/run.js';
+import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../writer/command.js';
 import { putBack, removeHanging } from './storedItems.js';
 
 export interface TakeBackInput {
   readonly runId: string;
-  readonly personId: string;
+  readonly doer: Doer;
   readonly at: string;
 }
 
@@ -17,7 +18,7 @@ interface TitleRow {
  * Takes a run back: what it added goes, what it changed is as it was before. What a person wrote since is never lost:
  * when there is any, the run stays and the things are named.
  */
-export const takeBack: Command<TakeBackInput, { things: number }> = async ({ manager }, { runId, personId, at }) => {
+export const takeBack: Command<TakeBackInput, { things: number }> = async ({ manager }, { runId, doer, at }) => {
   const run = await manager.findOneBy(RunRow, { id: runId });
   if (run === null) throw notFound('This run is not there any more.');
   if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
@@ -60,6 +61,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
     await putBack(manager, 'item_link', links);
   }
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [course]);
-  await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: personId });
+  await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });
+  await noteDeed(manager, doer, { courseId: course, at, what: `took back ${run.counts.things} things` });
   return { things: run.counts.things };
 };

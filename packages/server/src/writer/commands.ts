@@ -1,4 +1,11 @@
 import { addCourse, addPeople, addTerms, addLearnerRecords } from '../courses/courseWriter.js';
+import { answerAccess, askAccess } from '../access/accessCommands.js';
+import { addItem, placeItem, putBackItem, removeItem } from '../courses/edit/arrangeItems.js';
+import { duplicateItem } from '../courses/edit/duplicateItem.js';
+import { addShell, archiveCourse, editCourse, removeShell } from '../courses/edit/editCourse.js';
+import { editItem } from '../courses/edit/editItem.js';
+import { markItem } from '../courses/edit/markItem.js';
+import { loadRoster } from '../roster/loadRoster.js';
 import { saveSession, dropSession } from '../http/sessionCommands.js';
 import { openPlan, saveDecisions } from '../plans/planCommands.js';
 import { bring } from '../runs/bring.js';
@@ -10,6 +17,20 @@ export const COMMANDS = {
   addPeople,
   addCourse,
   addLearnerRecords,
+  loadRoster,
+  editItem,
+  addItem,
+  placeItem,
+  removeItem,
+  putBackItem,
+  duplicateItem,
+  markItem,
+  editCourse,
+  archiveCourse,
+  addShell,
+  removeShell,
+  askAccess,
+  answerAccess,
   saveSession,
   dropSession,
   openPlan,

@@ -1,4 +1,4 @@
-import type { Meeting } from '@yarin/core';
+import type { Meeting, StaffRole } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 @Entity('course')
@@ -22,6 +22,7 @@ export class CourseRow {
   @Column({ type: 'text', name: 'term_id' })
   termId!: string;
 
+  @Index('course_type')
   @Column({ type: 'text' })
   type!: 'course' | 'development' | 'template';
 
@@ -50,9 +51,41 @@ export class CourseRow {
   @Column({ type: 'integer' })
   version!: number;
 
-  /** Code, number, section, title and term as they are searched: lower case, without spaces and signs. */
-  @Column({ type: 'text', name: 'search_text' })
-  searchText!: string;
+  @Index('course_department')
+  @Column({ type: 'text', nullable: true })
+  department!: string | null;
+
+  /** Its instructor lets everybody use it as a source. */
+  @Index('course_open_for_reuse')
+  @Column({ type: 'boolean', name: 'open_for_reuse', default: false })
+  openForReuse!: boolean;
+
+  /** The registrar took the section off. */
+  @Column({ type: 'boolean', default: false })
+  cancelled!: boolean;
+
+  /** Who made it by hand; courses of the roster have nobody here. */
+  @Column({ type: 'text', name: 'made_by', nullable: true })
+  madeBy!: string | null;
+
+  /** The course's own first and last day; the term's when it has none. */
+  @Column({ type: 'text', name: 'starts_on', nullable: true })
+  startsOn!: string | null;
+
+  @Column({ type: 'text', name: 'ends_on', nullable: true })
+  endsOn!: string | null;
+
+  /** Its row in the find index; later terms have higher numbers, so that they come first. */
+  @Index('course_find_id', { unique: true })
+  @Column({ type: 'integer', name: 'find_id', nullable: true })
+  findId!: number | null;
+}
+
+/** A word of letters that some course is found by, for those who mistype one. */
+@Entity('find_word')
+export class FindWordRow {
+  @PrimaryColumn({ type: 'text' })
+  word!: string;
 }
 
 @Entity('course_staff')
@@ -65,5 +98,5 @@ export class CourseStaffRow {
   personId!: string;
 
   @Column({ type: 'text' })
-  role!: 'instructor' | 'assistant';
+  role!: StaffRole;
 }

@@ -1,7 +1,18 @@
-import { CourseRow, CourseStaffRow } from './course.js';
-import { BodyRow, ItemAliasRow, ItemLinkRow, ItemRow, MarkRow, MomentRow } from './item.js';
+import { AccessAskRow, DeedRow } from './access.js';
+import { CourseRow, CourseStaffRow, FindWordRow } from './course.js';
+import {
+  BodyRow,
+  ItemAliasRow,
+  ItemLinkRow,
+  ItemRevisionRow,
+  ItemRow,
+  MarkRow,
+  MomentRow,
+  RemovedItemRow,
+} from './item.js';
 import { LearnerRecordRow } from './learner.js';
 import { PersonRow } from './person.js';
+import { FormerCodeRow, RosterLoadRow, RosterNoticeRow } from './roster.js';
 import { LineageRow, PlanRow, RunRow } from './run.js';
 import { SessionRow } from './session.js';
 import { TermRow } from './term.js';
@@ -11,7 +22,10 @@ export const ENTITIES = [
   TermRow,
   CourseRow,
   CourseStaffRow,
+  FindWordRow,
   ItemRow,
+  ItemRevisionRow,
+  RemovedItemRow,
   ItemAliasRow,
   ItemLinkRow,
   MomentRow,
@@ -22,4 +36,9 @@ export const ENTITIES = [
   RunRow,
   LineageRow,
   SessionRow,
+  AccessAskRow,
+  DeedRow,
+  FormerCodeRow,
+  RosterNoticeRow,
+  RosterLoadRow,
 ];

@@ -17,4 +17,8 @@ export class PersonRow {
 
   @Column({ type: 'text' })
   role!: PersonRole;
+
+  /** The department that an administrator is limited to; none is the whole institution. */
+  @Column({ type: 'text', nullable: true })
+  department!: string | null;
 }

@@ -27,6 +27,10 @@ export class PlanRow {
 
   @Column({ type: 'text', name: 'changed_at' })
   changedAt!: string;
+
+  /** Its place among the plans into the same shell: the first source comes first. */
+  @Column({ type: 'integer', default: 1 })
+  place!: number;
 }
 
 /** A plan carried out, with everything it did, by which it can be taken back. */
@@ -65,6 +69,10 @@ export class RunRow {
 
   @Column({ type: 'text', name: 'undone_by', nullable: true })
   undoneBy!: string | null;
+
+  /** Whom an administrator acted for. */
+  @Column({ type: 'text', name: 'for_person_id', nullable: true })
+  forPersonId!: string | null;
 }
 
 /** Where an item of a course came from, by which run, and what both said then. */

@@ -1,65 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { textHash, type CourseSummary } from '@yarin/core';
+import { textHash } from '@yarin/core';
 import { makeClock } from '../src/clock.js';
 import { readConfig } from '../src/config.js';
-import { sanitise } from '../src/courses/sanitise.js';
-import type { PersonRow } from '../src/database/entities/person.js';
-import { mayChange, mayUse } from '../src/people/rights.js';
+import { sanitise, storable } from '../src/courses/sanitise.js';
 import { nativeHash } from '../src/runs/nativeHash.js';
-
-const course = (rest: Partial<CourseSummary> = {}): CourseSummary =>
-  ({
-    id: 'c',
-    code: 'ECO',
-    number: '214',
-    section: '02',
-    term: 'Spring 2027',
-    type: 'course',
-    lastDay: '2027-05-07',
-    instructorIds: ['ines'],
-    instructors: ['Ines Marant'],
-    ...rest,
-  }) as CourseSummary;
-const person = (id: string, role: PersonRow['role']): PersonRow => ({
-  id,
-  role,
-  givenName: '',
-  familyName: '',
-  email: '',
-});
-const [ines, ana, rhee, jo] = [
-  person('ines', 'instructor'),
-  person('ana', 'instructor'),
-  person('rhee', 'administrator'),
-  person('jo', 'assistant'),
-];
-
-describe('who may do what', () => {
-  const today = '2026-11-24';
-  it.each([
-    ['the instructor', ines, true, true],
-    ['another instructor', ana, false, false],
-    ['an administrator', rhee, true, true],
-    ['an assistant', jo, false, false],
-  ] as const)('%s', (_name, who, change, use) => {
-    expect([mayChange(who, course(), today).may, mayUse(who, course()).may]).toEqual([change, use]);
-  });
-  it('nobody changes a finished course, and everybody is told why', () => {
-    for (const who of [ines, rhee])
-      expect(mayChange(who, course({ lastDay: '2026-05-08' }), today)).toMatchObject({
-        may: false,
-        why: expect.stringContaining('is a record'),
-      });
-  });
-  it('everybody may use a shared template', () => {
-    expect(mayUse(ana!, course({ type: 'template' })).may).toBe(true);
-  });
-  it('a course that nobody teaches yet says so', () => {
-    expect(mayChange(ana!, course({ instructorIds: [], instructors: [] }), today)).toMatchObject({
-      why: expect.stringContaining('nobody yet'),
-    });
-  });
-});
 
 describe('the platform’s hash', () => {
   it('is the core’s', () => {
@@ -98,5 +42,28 @@ describe('a body that is shown', () => {
     expect(shown('<iframe src="https://x.example"></iframe><style>p{}</style><p style="color:red">x</p>')).toBe(
       '<p>x</p>',
     );
+  });
+});
+
+describe('a text that is saved', () => {
+  it('has keys for addresses of the course again, and keeps outside ones', () => {
+    const shown =
+      '<p><a href="/course/new?item=old.start">Start</a> <img src="/api/courses/new/files/old.map" alt="Map"> <a href="https://gauge.example/x">Gauge</a></p>';
+    expect(storable(shown, 'new').body).toBe(
+      '<p><a href="item:old.start">Start</a> <img src="item:old.map" alt="Map" /> <a href="https://gauge.example/x">Gauge</a></p>',
+    );
+  });
+  it('is what was stored, after being shown and saved again', () => {
+    const stored = '<p>See <a href="item:a.b%20c">it</a>.</p>';
+    const shown = sanitise('<p>See <a href="item:a.b c">it</a>.</p>', 'c1', (key) => key);
+    expect(storable(shown, 'c1').body).toBe(stored.replace('%20', ' '));
+  });
+  it.each([
+    ['a script', '<p>a</p><script>alert(1)</script>', '<p>a</p>', ['script']],
+    ['what runs when pressed', '<p onclick="x()">a</p>', '<p>a</p>', ['what runs when pressed']],
+    ['an address that runs', '<a href="javascript:x()">a</a>', '<a>a</a>', ['an address that runs']],
+    ['a frame', '<iframe src="https://x.example"></iframe>b', 'b', ['iframe']],
+  ])('loses %s, and says so', (_name, text, body, takenOut) => {
+    expect(storable(text, 'c')).toEqual({ body, takenOut });
   });
 });

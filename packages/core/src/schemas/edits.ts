@@ -1,0 +1,116 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { KINDS, type Kind } from '../course/kinds.js';
+import { dateSchema, momentAtSchema } from './calendar.js';
+import { kindSchema, linkTypeSchema, stateSchema } from './course.js';
+import { roleSchema, type Role } from './retimeJob.js';
+
+export const LONGEST_TITLE = 255;
+const LONGEST_BODY = 500_000;
+
+const closed = { additionalProperties: false };
+const titleSchema = Type.String({
+  minLength: 1,
+  maxLength: LONGEST_TITLE,
+  pattern: '\\S',
+  description: 'A title needs at least one character that is seen.',
+});
+const orNull = <Schema extends Parameters<typeof Type.Union>[0][number]>(schema: Schema) =>
+  Type.Union([schema, Type.Null()]);
+const keySchema = Type.String({ minLength: 1, maxLength: 400 });
+
+const changesSchema = Type.Object(
+  {
+    title: Type.Optional(titleSchema),
+    body: Type.Optional(Type.String({ maxLength: LONGEST_BODY })),
+    state: Type.Optional(stateSchema),
+    points: Type.Optional(orNull(Type.Number({ minimum: 0, maximum: 100_000 }))),
+    moments: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            id: Type.Optional(keySchema),
+            role: Type.Unsafe<Role>(roleSchema),
+            at: momentAtSchema,
+            for: Type.Optional(Type.String({ minLength: 1, maxLength: 100 })),
+            series: Type.Optional(Type.String({ maxLength: 100 })),
+          },
+          closed,
+        ),
+        { maxItems: 100 },
+      ),
+    ),
+    links: Type.Optional(
+      Type.Array(
+        Type.Object(
+          {
+            type: linkTypeSchema,
+            to: keySchema,
+            quantity: Type.Optional(Type.Integer({ minimum: 0 })),
+            course: Type.Optional(Type.String()),
+          },
+          closed,
+        ),
+        { maxItems: 1000 },
+      ),
+    ),
+    details: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
+  },
+  closed,
+);
+/** What an edit changes in an item; what it does not name stays. `points: null` takes the points away. */
+export type ItemChanges = Static<typeof changesSchema>;
+
+export const itemEditSchema = Type.Object({ version: Type.Integer(), changes: changesSchema }, closed);
+export const newItemSchema = Type.Object({ kind: kindSchema, title: titleSchema, parent: orNull(keySchema) }, closed);
+export type NewItem = { readonly kind: Kind; readonly title: string; readonly parent: string | null };
+/** Where an item goes: into which unit, and before which of its neighbours; `null` is at the end. */
+export const placeSchema = Type.Object({ parent: orNull(keySchema), before: orNull(keySchema) }, closed);
+
+export const markEditSchema = Type.Object(
+  {
+    mark: orNull(Type.Union(['never', 'hidden', 'reword', 'evergreen'].map((mark) => Type.Literal(mark as 'never')))),
+    note: orNull(Type.String({ maxLength: 2000 })),
+  },
+  closed,
+);
+
+export const courseEditSchema = Type.Object(
+  {
+    title: Type.Optional(titleSchema),
+    room: Type.Optional(orNull(Type.String({ maxLength: 100 }))),
+    startsOn: Type.Optional(orNull(dateSchema)),
+    endsOn: Type.Optional(orNull(dateSchema)),
+    openToLearners: Type.Optional(Type.Boolean()),
+    openForReuse: Type.Optional(Type.Boolean()),
+  },
+  closed,
+);
+export type CourseEdit = Static<typeof courseEditSchema>;
+
+const codeSchema = Type.String({ pattern: '^[A-Za-z0-9]{1,12}$', description: 'Up to 12 letters and digits.' });
+export const newShellSchema = Type.Object(
+  { termId: Type.String(), code: codeSchema, number: codeSchema, section: codeSchema, title: titleSchema },
+  closed,
+);
+export type NewShell = Static<typeof newShellSchema>;
+
+export const accessAskSchema = Type.Object(
+  {
+    course: Type.String(),
+    wants: Type.Union([Type.Literal('use'), Type.Literal('change')]),
+    words: Type.String({ maxLength: 1000 }),
+  },
+  closed,
+);
+export const accessAnswerSchema = Type.Object(
+  {
+    answer: Type.Union([Type.Literal('granted'), Type.Literal('refused'), Type.Literal('withdrawn')]),
+    words: Type.String({ maxLength: 1000 }),
+  },
+  closed,
+);
+
+/** The kinds that a person can make in a course; settings stand once, files come with their bytes. */
+export const MAKEABLE: readonly Kind[] = KINDS.filter(
+  (kind) => kind !== 'courseSettings' && kind !== 'file' && kind !== 'question',
+);

@@ -1,0 +1,62 @@
+import type { Wanted } from '@yarin/core';
+import { AccessAskRow } from '../database/entities/access.js';
+import { noteDeed, type Doer } from '../history/deeds.js';
+import { conflict, notFound } from '../http/httpProblem.js';
+import type { Command } from '../writer/command.js';
+
+export interface Ask {
+  readonly id: string;
+  readonly courseId: string;
+  readonly personId: string;
+  readonly wants: Wanted;
+  readonly words: string;
+  readonly at: string;
+}
+
+/** Asks the owner of a course to be let in; asking again while nobody answered changes nothing. */
+export const askAccess: Command<Ask, { id: string }> = async ({ manager }, { at, ...ask }) => {
+  const { courseId, personId, wants } = ask;
+  const known = await manager.find(AccessAskRow, { where: { courseId, personId, wants } });
+  const open = known.find(({ answer }) => answer === null);
+  if (open !== undefined) return { id: open.id };
+  if (known.some(({ answer }) => answer === 'granted')) throw conflict('You were let in already.');
+  await manager.insert(AccessAskRow, {
+    ...ask,
+    askedAt: at,
+    answer: null,
+    answeredBy: null,
+    answeredAt: null,
+    answerWords: '',
+  });
+  return { id: ask.id };
+};
+
+export interface Answer {
+  readonly id: string;
+  readonly answer: 'granted' | 'refused' | 'withdrawn';
+  readonly words: string;
+  readonly doer: Doer;
+  readonly at: string;
+}
+
+const ANSWER_WORDS = { granted: 'let', refused: 'did not let', withdrawn: 'no longer lets' } as const;
+const WANTED_WORDS = { use: 'use the course as a source', change: 'work in the course' } as const;
+
+/** Answers somebody who asked; what was granted can be withdrawn later. */
+export const answerAccess: Command<Answer, void> = async ({ manager }, { id, answer, words, doer, at }) => {
+  const ask = await manager.findOneBy(AccessAskRow, { id });
+  if (ask === null) throw notFound('Nobody asks this any more.');
+  const isOpen = ask.answer === null;
+  if (answer === 'withdrawn' ? ask.answer !== 'granted' : !isOpen)
+    throw conflict(isOpen ? 'Nothing was granted yet, so there is nothing to withdraw.' : 'This was answered already.');
+  await manager.update(AccessAskRow, { id }, { answer, answerWords: words, answeredBy: doer.personId, answeredAt: at });
+  const [{ name }] = (await manager.query<{ name: string }[]>(
+    `SELECT given_name || ' ' || family_name AS name FROM person WHERE id = ?`,
+    [ask.personId],
+  )) as [{ name: string }];
+  await noteDeed(manager, doer, {
+    courseId: ask.courseId,
+    at,
+    what: `${ANSWER_WORDS[answer]} ${name} ${WANTED_WORDS[ask.wants]}`,
+  });
+};

@@ -1,0 +1,45 @@
+import { randomUUID } from 'node:crypto';
+import { accessAnswerSchema, accessAskSchema } from '@yarin/core/schemas';
+import { Router } from 'express';
+import type { Server } from '../context.js';
+import { checked } from '../http/checked.js';
+import { conflict } from '../http/httpProblem.js';
+import { INSTITUTION } from '../institution.js';
+import { askerOf, doerOf } from '../people/asker.js';
+import { courseFor } from '../people/rights.js';
+import { asksOfCourse, courseToAsk, demandAsk, readAccess } from './accessStore.js';
+
+const checkAsk = checked(accessAskSchema);
+const checkAnswer = checked(accessAnswerSchema);
+
+export function accessRoutes({ reading, writer, clock }: Server): Router {
+  const router = Router();
+  const now = (): string => clock.now(INSTITUTION.timeZone);
+
+  router.get('/access', async (request, response) => {
+    response.json(await readAccess(reading.manager, askerOf(request)));
+  });
+
+  router.post('/access', async (request, response) => {
+    const { course: courseId, wants, words } = checkAsk(request.body);
+    const asker = askerOf(request);
+    const { isAllowed } = await courseToAsk(reading.manager, asker, courseId, wants, now().slice(0, 10));
+    if (isAllowed) throw conflict('You may do this already; there is nothing to ask for.');
+    const ask = { id: randomUUID(), courseId, personId: asker.id, wants, words, at: now() };
+    response.status(201).json(await writer.run('askAccess', ask));
+  });
+
+  router.put('/access/:id', async (request, response) => {
+    const { answer, words } = checkAnswer(request.body);
+    await demandAsk(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
+    await writer.run('answerAccess', { id: request.params.id, answer, words, doer: doerOf(request), at: now() });
+    response.status(204).end();
+  });
+
+  router.get('/courses/:id/access', async (request, response) => {
+    const { id } = request.params;
+    await courseFor(reading.manager, 'share', askerOf(request), id, now().slice(0, 10));
+    response.json({ asks: await asksOfCourse(reading.manager, askerOf(request), id) });
+  });
+  return router;
+}

@@ -1,0 +1,139 @@
+import { KIND_WORDS, type NewItem } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { conflict, notFound, unusable } from '../../http/httpProblem.js';
+import type { StoredItem } from '../../runs/operations.js';
+import { putBack, removeHanging, storedItems } from '../../runs/storedItems.js';
+import type { Command } from '../../writer/command.js';
+import { readItem } from '../courseStore.js';
+import { courseChanged, itemToEdit, writeItem, type EditOf } from './editing.js';
+
+export interface ItemAddition extends EditOf, NewItem {
+  readonly key: string;
+  readonly details?: Record<string, unknown>;
+}
+
+/** Adds an item at the end of its unit, as a draft. */
+export const addItem: Command<ItemAddition, { key: string }> = async ({ manager }, addition) => {
+  const { courseId, key, kind, title, parent, details } = addition;
+  if (parent !== null) await mustBeUnit(manager, courseId, parent);
+  await manager.query(
+    `INSERT INTO item (course_id, key, kind, title, parent_key, position, state, content_hash)
+     VALUES (?, ?, ?, ?, ?, coalesce((SELECT max(position) FROM item WHERE course_id = ? AND parent_key IS ?), 0) + 1, ?, '')`,
+    [courseId, key, kind, title.trim(), parent, courseId, parent, kind === 'file' ? 'open' : 'draft'],
+  );
+  const item = await itemToEdit(manager, courseId, key);
+  await writeItem(manager, addition, details === undefined ? item : { ...item, details });
+  await courseChanged(manager, addition, `added the ${KIND_WORDS[kind].one} “${title.trim()}”`, key);
+  return { key };
+};
+
+async function mustBeUnit(manager: EntityManager, courseId: string, key: string): Promise<void> {
+  const unit = await itemToEdit(manager, courseId, key);
+  if (unit.kind !== 'unit')
+    throw unusable(`“${unit.title}” is a ${KIND_WORDS[unit.kind].one}; only a unit holds other things.`);
+}
+
+export interface ItemMove extends EditOf {
+  readonly key: string;
+  readonly parent: string | null;
+  readonly before: string | null;
+}
+
+interface Neighbour {
+  readonly key: string;
+  readonly title: string;
+}
+
+/** Moves an item into a unit, before one of its neighbours or to the end. Its content and version stay. */
+export const placeItem: Command<ItemMove, void> = async ({ manager }, move) => {
+  const { courseId, key, parent, before } = move;
+  const item = await itemToEdit(manager, courseId, key);
+  if (parent !== null) {
+    await mustBeUnit(manager, courseId, parent);
+    const around = await manager.query<Neighbour[]>(
+      `WITH RECURSIVE up(key) AS (SELECT ? UNION SELECT parent_key FROM item JOIN up ON item.key = up.key
+                                   WHERE item.course_id = ? AND parent_key IS NOT NULL)
+       SELECT key FROM up WHERE key = ?`,
+      [parent, courseId, key],
+    );
+    if (around.length > 0) throw conflict('A unit can’t be put into itself.');
+  }
+  const neighbours = await manager.query<Neighbour[]>(
+    'SELECT key, title FROM item WHERE course_id = ? AND parent_key IS ? AND key <> ? ORDER BY position, key',
+    [courseId, parent, key],
+  );
+  const at = before === null ? neighbours.length : neighbours.findIndex((each) => each.key === before);
+  if (at < 0) throw conflict('The thing that it should stand before was moved or removed meanwhile.');
+  const order = [
+    ...neighbours.slice(0, at).map((each) => each.key),
+    key,
+    ...neighbours.slice(at).map((each) => each.key),
+  ];
+  await manager.query(
+    `UPDATE item SET position = placed.key + 1,
+            parent_key = CASE WHEN item.key = ? THEN ? ELSE item.parent_key END
+       FROM json_each(?) AS placed WHERE item.course_id = ? AND item.key = placed.value`,
+    [key, parent, JSON.stringify(order), courseId],
+  );
+  await courseChanged(manager, move, `moved “${item.title}”`, key);
+};
+
+export interface ItemOf extends EditOf {
+  readonly key: string;
+}
+
+/** Takes an item out of a course; it can be put back. Refused while others need it, with their names. */
+export const removeItem: Command<ItemOf, void> = async ({ manager }, removal) => {
+  const { courseId, key, at, doer } = removal;
+  const item = await itemToEdit(manager, courseId, key);
+  if (item.kind === 'courseSettings') throw conflict('A course keeps its settings.');
+  const holding = await manager.query<Neighbour[]>(
+    'SELECT key, title FROM item WHERE course_id = ? AND parent_key = ?',
+    [courseId, key],
+  );
+  if (holding.length > 0)
+    throw conflict(
+      `“${item.title}” still holds ${holding.length} ${holding.length === 1 ? 'thing' : 'things'}. Move them out first.`,
+    );
+  const needing = await manager.query<Neighbour[]>(
+    `SELECT DISTINCT item.key, item.title FROM item_link JOIN item ON item.course_id = item_link.course_id AND item.key = from_key
+      WHERE item_link.course_id = ? AND to_key = ? AND type IN ('draws', 'embeds', 'gradedIn', 'teams', 'launches')`,
+    [courseId, key],
+  );
+  if (needing.length > 0)
+    throw conflict(`${titles(needing)} would break without “${item.title}”. Take the link away there first.`);
+  const stored = (await storedItems(manager, courseId, [key])).get(key);
+  await manager.query(
+    'INSERT OR REPLACE INTO removed_item (course_id, key, title, stored, removed_at, removed_by) VALUES (?, ?, ?, ?, ?, ?)',
+    [courseId, key, item.title, JSON.stringify(stored), at, doer.personId],
+  );
+  await removeHanging(manager, courseId, [key]);
+  await manager.query('DELETE FROM item WHERE course_id = ? AND key = ?', [courseId, key]);
+  await courseChanged(manager, removal, `removed “${item.title}”`);
+};
+
+const titles = (things: readonly Neighbour[]): string =>
+  things.length > 3
+    ? `${things
+        .slice(0, 3)
+        .map(({ title }) => `“${title}”`)
+        .join(', ')} and ${things.length - 3} more`
+    : things.map(({ title }) => `“${title}”`).join(', ');
+
+/** Puts a removed item back where it stood; at the end of the course when its unit is gone. */
+export const putBackItem: Command<ItemOf, void> = async ({ manager }, putting) => {
+  const { courseId, key } = putting;
+  const [removed] = await manager.query<{ title: string; stored: string }[]>(
+    'SELECT title, stored FROM removed_item WHERE course_id = ? AND key = ?',
+    [courseId, key],
+  );
+  if (removed === undefined) throw notFound('This was put back already.');
+  const { item, moments, links } = JSON.parse(removed.stored) as StoredItem;
+  const isUnitThere =
+    typeof item.parent_key === 'string' && (await readItem(manager, courseId, item.parent_key)) !== undefined;
+  await putBack(manager, 'item', [isUnitThere ? item : { ...item, parent_key: null }]);
+  await putBack(manager, 'moment', moments);
+  await putBack(manager, 'item_link', links);
+  await manager.query('DELETE FROM removed_item WHERE course_id = ? AND key = ?', [courseId, key]);
+  await courseChanged(manager, putting, `put “${removed.title}” back`, key);
+};

@@ -1,0 +1,135 @@
+import { parseDay, type CourseEdit, type NewShell } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { CourseRow, CourseStaffRow } from '../../database/entities/course.js';
+import { TermRow } from '../../database/entities/term.js';
+import { forget, indexCourses } from '../../find/findIndex.js';
+import { conflict, notFound, unusable } from '../../http/httpProblem.js';
+import type { Command } from '../../writer/command.js';
+import { addCourse } from '../courseWriter.js';
+import { STOCK_THINGS } from '../stockThings.js';
+import { courseChanged, type EditOf } from './editing.js';
+
+async function courseToEdit(manager: EntityManager, id: string): Promise<CourseRow> {
+  const row = await manager.findOneBy(CourseRow, { id });
+  if (row === null)
+    throw notFound('This course was removed meanwhile. What you wrote was not saved; copy it before you leave.');
+  return row;
+}
+
+export interface CourseChanges extends EditOf {
+  readonly changes: CourseEdit;
+}
+
+const CHANGE_WORDS: Readonly<Record<keyof CourseEdit, string>> = {
+  title: 'its title',
+  room: 'its room',
+  startsOn: 'its first day',
+  endsOn: 'its last day',
+  openToLearners: 'who may come in',
+  openForReuse: 'who may use it as a source',
+};
+
+/** Changes what is set for a whole course; what the edit does not name stays. */
+export const editCourse: Command<CourseChanges, void> = async ({ manager }, edit) => {
+  const { courseId, changes } = edit;
+  const course = await courseToEdit(manager, courseId);
+  const term = await manager.findOneByOrFail(TermRow, { id: course.termId });
+  const day = (name: 'startsOn' | 'endsOn', otherwise: string): string =>
+    (changes[name] === undefined ? course[name] : changes[name]) ?? otherwise;
+  for (const name of ['startsOn', 'endsOn'] as const) {
+    const value = changes[name];
+    if (typeof value === 'string' && Number.isNaN(parseDay(value))) refuseDay(name, `${value} is not on any calendar.`);
+  }
+  if (day('endsOn', term.lastDay) < day('startsOn', term.firstDay))
+    refuseDay(
+      (changes.endsOn ?? null) === null ? 'startsOn' : 'endsOn',
+      'A course has to end on or after the day it starts.',
+    );
+  await manager.update(CourseRow, { id: courseId }, changes);
+  if (changes.title !== undefined) await indexCourses(manager, [courseId]);
+  const what = Object.keys(changes).map((name) => CHANGE_WORDS[name as keyof CourseEdit]);
+  await courseChanged(manager, edit, `changed ${what.join(' and ')}`);
+};
+
+function refuseDay(name: string, message: string): never {
+  throw unusable(message, [{ code: 'noSuchDate', message, where: `/${name}` }]);
+}
+
+export interface Archiving extends EditOf {
+  readonly archived: boolean;
+}
+
+/** Puts a course out of the way, or brings it back; every thing has the state again that it had before. */
+export const archiveCourse: Command<Archiving, void> = async ({ manager }, archiving) => {
+  const { courseId, archived } = archiving;
+  const course = await courseToEdit(manager, courseId);
+  if (course.archived === archived)
+    throw conflict(archived ? 'It is archived already.' : 'It is not archived any more.');
+  await manager.update(CourseRow, { id: courseId }, { archived });
+  await manager.query(
+    archived
+      ? `UPDATE item SET state_before = state, state = 'hidden' WHERE course_id = ?`
+      : `UPDATE item SET state = coalesce(state_before, state), state_before = NULL WHERE course_id = ?`,
+    [courseId],
+  );
+  await courseChanged(
+    manager,
+    archiving,
+    archived ? 'archived the course' : 'brought the course back from the archive',
+  );
+};
+
+export interface ShellAddition extends EditOf, NewShell {}
+
+/** Makes a shell by hand, with the stock things that every shell of the institution has. */
+export const addShell: Command<ShellAddition, void> = async (context, addition) => {
+  const { manager } = context;
+  const { courseId, termId, code, number, section, title, doer } = addition;
+  const term = await manager.findOneBy(TermRow, { id: termId });
+  if (term === null) throw notFound('There is no such term; choose one of the list.');
+  const same = await manager.findOneBy(CourseRow, { termId, code, number, section });
+  if (same !== null)
+    throw conflict(
+      `${code} ${number}-${section} is there already in ${term.name}. Give another section, or open that one.`,
+    );
+  await addCourse(context, {
+    course: {
+      course: {
+        id: courseId,
+        code,
+        number,
+        section,
+        title: title.trim(),
+        term: term.name,
+        campus: 'Main',
+        mode: 'on site',
+      },
+      calendar: term.calendar,
+      items: [...STOCK_THINGS],
+    },
+    termId,
+    staff: [{ personId: doer.forPersonId ?? doer.personId, role: 'instructor' }],
+    madeBy: doer.personId,
+  });
+  await courseChanged(manager, addition, 'made the shell by hand');
+};
+
+/** Removes a shell that was made by hand and holds nothing but stock. */
+export const removeShell: Command<EditOf, void> = async ({ manager }, { courseId }) => {
+  const course = await courseToEdit(manager, courseId);
+  if (course.madeBy === null) throw conflict('The registrar made this shell; it goes when the roster takes it off.');
+  const [{ things }] = (await manager.query<{ things: number }[]>(
+    'SELECT count(*) AS things FROM item WHERE course_id = ? AND edited_at IS NOT NULL',
+    [courseId],
+  )) as [{ things: number }];
+  if (things > 0)
+    throw conflict(
+      `It holds ${things} ${things === 1 ? 'thing' : 'things'} that somebody made. Archive it instead; nothing is lost then.`,
+    );
+  await forget(manager, course.findId === null ? [] : [course.findId]);
+  for (const table of ['item', 'item_link', 'moment', 'item_alias', 'mark', 'deed'])
+    await manager.query(`DELETE FROM ${table} WHERE course_id = ?`, [courseId]);
+  await manager.query('DELETE FROM plan WHERE destination_id = ? OR source_id = ?', [courseId, courseId]);
+  await manager.delete(CourseStaffRow, { courseId });
+  await manager.delete(CourseRow, { id: courseId });
+};

@@ -1,0 +1,175 @@
+import {
+  addressesIn,
+  checkDetails,
+  linksOf,
+  parseDay,
+  type EditOutcome,
+  type Item,
+  type ItemChanges,
+  type Kind,
+  type Link,
+  type Moment,
+  type Problem,
+  type SnapshotItem,
+} from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { nameOf } from '../../people/names.js';
+import { nativeHash } from '../../runs/nativeHash.js';
+import { conflict, unusable } from '../../http/httpProblem.js';
+import type { Command } from '../../writer/command.js';
+import { readText } from '../courseStore.js';
+import { insertBodies } from '../courseWriter.js';
+import { storable } from '../sanitise.js';
+import { courseChanged, itemToEdit, writeItem, type EditOf } from './editing.js';
+import { sectionsAsStored } from './syllabusSections.js';
+
+export interface ItemEdit extends EditOf {
+  readonly key: string;
+  /** The version that the person saw; refused when somebody else saved since. */
+  readonly version: number;
+  readonly changes: ItemChanges;
+}
+
+/** Saves what a person changed in an item, and keeps what it said before. */
+export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit) => {
+  const { courseId, key, version, changes, doer, at } = edit;
+  const item = await itemToEdit(manager, courseId, key);
+  await refuseWhenNewer(manager, courseId, key, version);
+  const known = await keysOf(manager, courseId);
+  refuse(problemsOf(item, changes, known));
+
+  const { body, takenOut } = storable(changes.body ?? '', courseId);
+  const oldBody = await readText(manager, item.bodyHash);
+  const newBody = changes.body === undefined ? oldBody : body;
+  if (newBody !== '') await insertBodies(manager, [newBody]);
+  const details =
+    changes.details === undefined
+      ? item.details
+      : withoutNulls(sectionsAsStored(item, { ...item.details, ...changes.details }, courseId));
+  const edited: SnapshotItem = {
+    ...item,
+    title: changes.title?.trim() ?? item.title,
+    state: changes.state ?? item.state ?? 'open',
+    points: changes.points === undefined ? item.points : (changes.points ?? undefined),
+    moments: changes.moments === undefined ? (item.moments ?? []) : keyed(changes.moments, key, version),
+    details,
+    links: linksAfter(item, changes.links, oldBody, newBody, courseId, known),
+    bodyHash: newBody === '' ? undefined : nativeHash(newBody),
+  } as SnapshotItem;
+
+  await manager.query(
+    `INSERT INTO item_revision (course_id, key, version, title, body_hash, points, details, moments, replaced_at, replaced_by)
+     SELECT course_id, key, version, title, body_hash, points, details, ?, ?, ? FROM item WHERE course_id = ? AND key = ?`,
+    [JSON.stringify(item.moments ?? []), at, doer.personId, courseId, key],
+  );
+  await writeItem(manager, edit, edited);
+  await courseChanged(manager, edit, `changed “${edited.title}”`, key);
+  return { version: version + 1, takenOut: changes.body === undefined ? [] : takenOut };
+};
+
+async function refuseWhenNewer(manager: EntityManager, courseId: string, key: string, version: number): Promise<void> {
+  const [row] = await manager.query<{ version: number; editedBy: string | null; editedAt: string }[]>(
+    'SELECT version, edited_by AS editedBy, edited_at AS editedAt FROM item WHERE course_id = ? AND key = ?',
+    [courseId, key],
+  );
+  if (row!.version === version) return;
+  const who =
+    row!.editedBy === null ? 'Somebody' : await nameOf(manager, { personId: row!.editedBy, forPersonId: null });
+  throw conflict(
+    `${who} changed this at ${row!.editedAt.slice(11)}, after you opened it. Nothing was written over; both texts are here.`,
+  );
+}
+
+type Known = ReadonlyMap<string, { readonly id: string; readonly kind: Kind }>;
+
+/** The things of a course by key, and by the second keys that they took over. */
+export async function keysOf(manager: EntityManager, courseId: string): Promise<Known> {
+  const rows = await manager.query<{ at: string; id: string; kind: Kind }[]>(
+    `SELECT key AS at, key AS id, kind FROM item WHERE course_id = ?
+     UNION ALL
+     SELECT alias, item.key, item.kind FROM item_alias JOIN item ON item.course_id = item_alias.course_id AND item.key = item_alias.key
+      WHERE item_alias.course_id = ? AND alias NOT IN (SELECT key FROM item WHERE course_id = ?)`,
+    [courseId, courseId, courseId],
+  );
+  return new Map(rows.map(({ at, id, kind }) => [at, { id, kind }]));
+}
+
+export function refuse(problems: readonly Problem[]): void {
+  if (problems.length > 0) throw unusable(problems[0]!.message, problems);
+}
+
+function problemsOf(
+  item: SnapshotItem,
+  { moments = [], links = [], details = {} }: ItemChanges,
+  known: Known,
+): Problem[] {
+  const dates = moments.flatMap(({ at }, index): Problem[] =>
+    Number.isNaN(parseDay(at))
+      ? [
+          {
+            code: 'noSuchDate',
+            message: `${at.slice(0, 10)} is not on any calendar; give a date that exists.`,
+            where: `/changes/moments/${index}/at`,
+          },
+        ]
+      : [],
+  );
+  const targets = links.flatMap(({ to, course, type }, index): Problem[] =>
+    known.has(to) || course !== undefined || item.links?.some((link) => link.to === to && link.type === type)
+      ? []
+      : [
+          {
+            code: 'noSuchThing',
+            message: 'What this leads to is not in the course any more; choose another.',
+            where: `/changes/links/${index}/to`,
+          },
+        ],
+  );
+  return [...dates, ...orderProblems(moments), ...targets, ...checkDetails(item.kind, details, '/changes/details')];
+}
+
+/** Something can't end before it starts, nor close before it opens, for the same people. */
+function orderProblems(moments: NonNullable<ItemChanges['moments']>): Problem[] {
+  return moments.flatMap(({ role, at, for: people }, index): Problem[] => {
+    const first = role === 'ends' ? 'starts' : role === 'closes' || role === 'due' ? 'opens' : undefined;
+    const before = moments.find((each) => each.role === first && each.for === people);
+    if (before === undefined || before.at <= at) return [];
+    return [
+      {
+        code: 'reversed',
+        message: `This is before it ${first === 'starts' ? 'starts' : 'opens'}; give a later date, or move the other one.`,
+        where: `/changes/moments/${index}/at`,
+      },
+    ];
+  });
+}
+
+const keyed = (moments: NonNullable<ItemChanges['moments']>, key: string, version: number): Moment[] =>
+  moments.map(({ id, ...rest }, index) => ({ ...rest, id: id ?? `${key}.${rest.role}-${version}-${index}` }));
+
+/** Listed links as they were given, and those that the text leads to: addresses that went from it are links no more. */
+function linksAfter(
+  item: SnapshotItem,
+  listed: readonly Link[] | undefined,
+  oldBody: string,
+  newBody: string,
+  courseId: string,
+  known: Known,
+): Link[] {
+  const addressed = new Set(
+    addressesIn(oldBody).flatMap(({ address }) => known.get(address.replace(/^item:/, ''))?.id ?? []),
+  );
+  const links = (listed ?? item.links ?? []).filter(
+    ({ type, to }) => !((type === 'embeds' || type === 'links') && addressed.has(to)),
+  );
+  return linksOf(
+    { body: newBody, links: [...links] },
+    courseId,
+    known as ReadonlyMap<string, Pick<Item, 'id' | 'kind'>>,
+  );
+}
+
+function withoutNulls(details: Readonly<Record<string, unknown>>): Record<string, unknown> | undefined {
+  const kept = Object.entries(details).filter(([, value]) => value !== null);
+  return kept.length === 0 ? undefined : Object.fromEntries(kept);
+}

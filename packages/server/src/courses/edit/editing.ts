@@ -1,0 +1,63 @@
+import { contentHash, type SnapshotItem } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { noteDeed, type Doer } from '../../history/deeds.js';
+import { notFound } from '../../http/httpProblem.js';
+import { nativeHash } from '../../runs/nativeHash.js';
+import { removeHanging } from '../../runs/storedItems.js';
+import { readItem } from '../courseStore.js';
+import { insertLinks, insertMoments } from '../courseWriter.js';
+
+/** What every edit of a course comes with: by whom and when. */
+export interface EditOf {
+  readonly courseId: string;
+  readonly doer: Doer;
+  readonly at: string;
+}
+
+/** The item that an edit is about; it may have gone while somebody wrote. */
+export async function itemToEdit(manager: EntityManager, courseId: string, key: string): Promise<SnapshotItem> {
+  const item = await readItem(manager, courseId, key);
+  if (item === undefined)
+    throw notFound(
+      'This thing was removed from the course meanwhile. What you wrote was not saved; copy it before you leave.',
+    );
+  return item;
+}
+
+/** Notes an edit in the history, and that the course is not what it was. */
+export async function courseChanged(
+  manager: EntityManager,
+  { courseId, doer, at }: EditOf,
+  what: string,
+  itemKey?: string,
+): Promise<void> {
+  await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);
+  await noteDeed(manager, doer, { courseId, at, what, ...(itemKey === undefined ? {} : { itemKey }) });
+}
+
+/** Writes an item over, with everything that hangs on it, and its hash. The version counts up. */
+export async function writeItem(
+  manager: EntityManager,
+  { courseId, doer, at }: EditOf,
+  item: SnapshotItem,
+): Promise<void> {
+  await manager.query(
+    `UPDATE item SET title = ?, body_hash = ?, state = ?, points = ?, details = ?, content_hash = ?, edited_at = ?,
+            edited_by = ?, version = version + 1 WHERE course_id = ? AND key = ?`,
+    [
+      item.title,
+      item.bodyHash ?? null,
+      item.state ?? 'open',
+      item.points ?? null,
+      item.details === undefined ? null : JSON.stringify(item.details),
+      contentHash(item, item.bodyHash, nativeHash),
+      at,
+      doer.personId,
+      courseId,
+      item.id,
+    ],
+  );
+  await removeHanging(manager, courseId, [item.id]);
+  await insertMoments(manager, courseId, [item]);
+  await insertLinks(manager, courseId, [item]);
+}

@@ -1,0 +1,64 @@
+import type { Wanted } from '@yarin/core';
+import { Column, Entity, Index, PrimaryColumn, PrimaryGeneratedColumn } from 'typeorm';
+
+/** Somebody asked to be let into a course; one that was granted is what lets them in. */
+@Entity('access_ask')
+@Index('access_ask_course', ['courseId', 'personId'])
+export class AccessAskRow {
+  @PrimaryColumn({ type: 'text' })
+  id!: string;
+
+  @Column({ type: 'text', name: 'course_id' })
+  courseId!: string;
+
+  @Index('access_ask_person')
+  @Column({ type: 'text', name: 'person_id' })
+  personId!: string;
+
+  @Column({ type: 'text' })
+  wants!: Wanted;
+
+  @Column({ type: 'text' })
+  words!: string;
+
+  @Column({ type: 'text', name: 'asked_at' })
+  askedAt!: string;
+
+  @Column({ type: 'text', nullable: true })
+  answer!: 'granted' | 'refused' | 'withdrawn' | null;
+
+  @Column({ type: 'text', name: 'answered_by', nullable: true })
+  answeredBy!: string | null;
+
+  @Column({ type: 'text', name: 'answered_at', nullable: true })
+  answeredAt!: string | null;
+
+  @Column({ type: 'text', name: 'answer_words' })
+  answerWords!: string;
+}
+
+/** What somebody did to a course, and for whom. */
+@Entity('deed')
+@Index('deed_course', ['courseId', 'id'])
+export class DeedRow {
+  @PrimaryGeneratedColumn({ type: 'integer' })
+  id!: number;
+
+  @Column({ type: 'text', name: 'course_id' })
+  courseId!: string;
+
+  @Column({ type: 'text' })
+  at!: string;
+
+  @Column({ type: 'text', name: 'person_id' })
+  personId!: string;
+
+  @Column({ type: 'text', name: 'for_person_id', nullable: true })
+  forPersonId!: string | null;
+
+  @Column({ type: 'text' })
+  what!: string;
+
+  @Column({ type: 'text', name: 'item_key', nullable: true })
+  itemKey!: string | null;
+}

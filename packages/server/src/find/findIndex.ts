@@ -1,0 +1,61 @@
+import { findableWords, parseDay, type FindableCourse } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+
+interface IndexedRow extends Omit<FindableCourse, 'people'> {
+  readonly row: number;
+  readonly findId: number | null;
+  readonly firstDay: string;
+  readonly people: string;
+}
+
+/** Rows of the index stand by term, so that the latest come first without sorting. */
+const TERM_STEP = 100_000_000;
+
+/**
+ * Writes the find index of courses anew; call it in the transaction that changed what they are found by.
+ *
+ * @param courseIds  all courses when absent
+ */
+export async function indexCourses(manager: EntityManager, courseIds?: readonly string[]): Promise<void> {
+  const rows = await manager.query<IndexedRow[]>(
+    `SELECT course.rowid AS row, course.find_id AS findId, course.id, course.code, course.number, course.section,
+            course.title, course.campus, term.name AS term, term.first_day AS firstDay,
+            coalesce((SELECT group_concat(given_name || ' ' || family_name, ' ')
+               FROM course_staff JOIN person ON person.id = course_staff.person_id
+              WHERE course_staff.course_id = course.id AND course_staff.role <> 'assistant'), '') AS people
+       FROM course JOIN term ON term.id = course.term_id
+      WHERE ${courseIds === undefined ? '1' : 'course.id IN (SELECT value FROM json_each(?))'}`,
+    courseIds === undefined ? [] : [JSON.stringify(courseIds)],
+  );
+  const indexed = rows.map(({ people, row, firstDay, ...course }) => ({
+    id: course.id,
+    findId: (parseDay(firstDay) + 1) * TERM_STEP + row,
+    words: findableWords({ ...course, people: [people] }).join(' '),
+  }));
+  await forget(
+    manager,
+    rows.flatMap(({ findId }) => findId ?? []),
+  );
+  await manager.query(
+    `UPDATE course SET find_id = fresh.value->>'findId' FROM json_each(?) AS fresh WHERE course.id = fresh.value->>'id'`,
+    [JSON.stringify(indexed)],
+  );
+  await manager.query(
+    `INSERT INTO course_find (rowid, words) SELECT value->>'findId', value->>'words' FROM json_each(?)`,
+    [JSON.stringify(indexed)],
+  );
+  const words = new Set(indexed.flatMap((course) => course.words.split(' ').filter(isMistakable)));
+  await manager.query('INSERT OR IGNORE INTO find_word (word) SELECT value FROM json_each(?)', [
+    JSON.stringify([...words]),
+  ]);
+}
+
+/** Only words of letters are looked for with one of them wrong. */
+const isMistakable = (word: string): boolean => /^\p{L}{3,}$/u.test(word);
+
+/** Takes courses out of the find index. */
+export async function forget(manager: EntityManager, findIds: readonly number[]): Promise<void> {
+  await manager.query('DELETE FROM course_find WHERE rowid IN (SELECT value FROM json_each(?))', [
+    JSON.stringify(findIds),
+  ]);
+}

@@ -1,0 +1,171 @@
+import {
+  mayDo,
+  propose,
+  rightsOf,
+  type BroughtBefore,
+  type CourseSummary,
+  type Kind,
+  type PairCandidate,
+  type PairView,
+  type ProposeCandidate,
+  type Proposal,
+} from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { allOf, EVERY, isAllowed, isTaughtBy, summariesWhere } from '../courses/courseSummaries.js';
+import { PlanRow } from '../database/entities/run.js';
+import { FormerCodeRow } from '../database/entities/roster.js';
+import { DOER_NAME } from '../history/deeds.js';
+import type { Asker } from '../people/asker.js';
+
+export const asCandidate = (course: CourseSummary): ProposeCandidate => ({
+  ...course,
+  campus: course.campus ?? undefined,
+  mode: course.mode ?? undefined,
+  editedAt: course.editedAt ?? undefined,
+  instructors: [...course.instructorIds],
+});
+
+/** What a proposal needs beside the courses: runs that stand, with the term they went into, and earlier codes. */
+export interface ProposeGround {
+  readonly runs: readonly { readonly source: string; readonly destination: string; readonly term: string }[];
+  readonly formerly: readonly { code: string; number: string; was: { code: string; number: string } }[];
+}
+
+export async function proposeGround(manager: EntityManager): Promise<ProposeGround> {
+  const runs = await manager.query<ProposeGround['runs'][number][]>(
+    `SELECT run.source_id AS source, run.destination_id AS destination, term.name AS term
+       FROM run JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL`,
+  );
+  const formerly = (await manager.find(FormerCodeRow)).map(({ code, number, wasCode, wasNumber }) => ({
+    code,
+    number,
+    was: { code: wasCode, number: wasNumber },
+  }));
+  return { runs, formerly };
+}
+
+/** The likely predecessors of a shell, from the courses that the person may use. */
+export function predecessorsOf(
+  shell: CourseSummary,
+  sources: readonly CourseSummary[],
+  { runs, formerly }: ProposeGround,
+): { readonly verdict: Proposal['verdict']; readonly candidates: Omit<PairCandidate, 'use'>[] } {
+  const proposal = propose({
+    shell: asCandidate(shell),
+    courses: sources.map(asCandidate),
+    runs: [...runs],
+    formerly: [...formerly],
+  });
+  const byId = new Map(sources.map((course) => [course.id, course]));
+  return {
+    verdict: proposal.verdict,
+    candidates: proposal.candidates.map(({ course, ...reasons }) => ({ ...reasons, course: byId.get(course)! })),
+  };
+}
+
+/** One side of a pair as it stands, with what could be the other side. */
+export async function viewPair(
+  manager: EntityManager,
+  asker: Asker,
+  course: CourseSummary,
+  side: 'shell' | 'source',
+  today: string,
+): Promise<PairView> {
+  const kinds = await manager.query<{ kind: Kind; count: number }[]>(
+    'SELECT kind, count(*) AS count FROM item WHERE course_id = ? GROUP BY kind ORDER BY count(*) DESC, kind',
+    [course.id],
+  );
+  const [{ byHand }] = (await manager.query<{ byHand: number }[]>(
+    `SELECT count(*) AS byHand FROM item WHERE course_id = ? AND edited_at IS NOT NULL
+        AND NOT EXISTS (SELECT 1 FROM lineage WHERE lineage.course_id = item.course_id AND lineage.item_key = item.key)`,
+    [course.id],
+  )) as [{ byHand: number }];
+  const plans = await manager.find(PlanRow, {
+    where: side === 'shell' ? { destinationId: course.id } : { sourceId: course.id },
+    order: { place: 'ASC', changedAt: 'ASC' },
+  });
+  const { verdict, candidates } =
+    side === 'shell'
+      ? await sourcesFor(manager, asker, course, today)
+      : { verdict: 'several' as const, candidates: await shellsFor(manager, asker, course, today) };
+  return {
+    course,
+    rights: rightsOf(asker, course, today),
+    calendarLastDay: course.lastDay,
+    kinds,
+    brought: await broughtInto(manager, course.id),
+    byHand,
+    verdict,
+    candidates,
+    plans: plans.map(({ id, sourceId, destinationId }) => ({ id, sourceId, destinationId })),
+  };
+}
+
+async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSummary, today: string) {
+  const ground = await proposeGround(manager);
+  const codes = [
+    { code: shell.code, number: shell.number },
+    ...ground.formerly
+      .filter(({ code, number }) => code === shell.code && number === shell.number)
+      .map(({ was }) => was),
+  ];
+  const sources = await summariesWhere(
+    manager,
+    asker.id,
+    allOf(isAllowed('use', asker), {
+      sql: codes.map(() => '(course.code = ? AND course.number = ?)').join(' OR '),
+      values: codes.flatMap(({ code, number }) => [code, number]),
+    }),
+  );
+  const { verdict, candidates } = predecessorsOf(shell, sources, ground);
+  return {
+    verdict,
+    candidates: candidates.map((each) => ({ ...each, use: mayDo('use', asker, each.course, today) })),
+  };
+}
+
+/** The shells that a course could be carried forward to: not yet ended, the person's own, the same course first. */
+async function shellsFor(
+  manager: EntityManager,
+  asker: Asker,
+  source: CourseSummary,
+  today: string,
+): Promise<PairCandidate[]> {
+  const shells = await summariesWhere(
+    manager,
+    asker.id,
+    allOf(
+      asker.role === 'administrator' ? isAllowed('read', asker) : isTaughtBy(asker.id),
+      { sql: `course.type = 'course' AND course.id <> ? AND course.cancelled = 0`, values: [source.id] },
+      { sql: 'term.last_day >= ?', values: [today] },
+      asker.role === 'administrator'
+        ? { sql: 'course.code = ? AND course.number = ?', values: [source.code, source.number] }
+        : EVERY,
+    ),
+    'term.first_day, course.code, course.number, course.section',
+  );
+  const { runs } = await proposeGround(manager);
+  const isSame = ({ code, number }: CourseSummary): boolean => code === source.code && number === source.number;
+  return shells
+    .filter((shell) => mayDo('run', asker, shell, today).may && shell.firstDay >= source.firstDay)
+    .map((course): PairCandidate => {
+      const [first] = propose({
+        shell: asCandidate(course),
+        courses: [asCandidate(source)],
+        runs: [...runs],
+        formerly: [],
+      }).candidates;
+      return { course, for: first?.for ?? [], against: first?.against ?? [], use: { may: true } };
+    })
+    .sort((a, b) => Number(isSame(b.course)) - Number(isSame(a.course)));
+}
+
+const broughtInto = (manager: EntityManager, courseId: string): Promise<BroughtBefore[]> =>
+  manager.query(
+    `SELECT run.id AS runId, run.plan_id AS planId, run.at, ${DOER_NAME('run.person_id', 'run.for_person_id')} AS "by",
+            run.counts->>'things' AS things,
+            coalesce((SELECT code || ' ' || number || '-' || section || ', ' || term.name FROM course JOIN term ON term.id = course.term_id
+                       WHERE course.id = run.source_id), 'a course that was removed') AS "from"
+       FROM run WHERE run.destination_id = ? AND run.undone_at IS NULL ORDER BY run.at DESC`,
+    [courseId],
+  );
