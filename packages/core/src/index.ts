@@ -4,7 +4,7 @@ export * from './calendar/dateWords.js';
 export { checkCalendar, checkMeetings } from './calendar/checkCalendar.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { indexMeetings } from './calendar/meetingIndex.js';
-export { KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
+export { isWork, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
 export { isMust, type LinkType } from './course/links.js';
 export { contentHash, textHash } from './course/contentHash.js';

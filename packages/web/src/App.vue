@@ -16,7 +16,7 @@ useKeys({ d: () => void router.push({ name: 'desk' }) });
 <template>
   <div class="frame">
     <TopBar v-if="session.person" />
-    <main class="page"><RouterView /></main>
+    <main class="page"><RouterView :key="session.person?.id" /></main>
     <KeyList />
     <div class="visually-hidden" role="status" aria-live="polite">{{ message }}</div>
   </div>

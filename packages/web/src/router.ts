@@ -9,7 +9,16 @@ export const router = createRouter({
     { path: '/', name: 'desk', component: () => import('./desk/DeskPage.vue') },
     { path: '/sign-in', name: 'signIn', component: () => import('./people/SignInPage.vue'), meta: { open: true } },
     { path: '/plan/:id/:knot(what|when|left-over)?', name: 'plan', component: PlanPage, props: true },
-    { path: '/course/:id', name: 'course', component: () => import('./course/CoursePage.vue'), props: true },
+    {
+      path: '/course/:id/:part(outline|gradebook|dates|files|settings)?',
+      name: 'course',
+      component: () => import('./course/CoursePage.vue'),
+      props: true,
+    },
+    { path: '/find', name: 'find', component: () => import('./find/FindPage.vue') },
+    { path: '/pair/:side(into|from)/:id', name: 'pair', component: () => import('./pair/PairPage.vue'), props: true },
+    { path: '/access', name: 'access', component: () => import('./access/AccessPage.vue') },
+    { path: '/roster', name: 'roster', component: () => import('./roster/RosterPage.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./shared/NowherePage.vue') },
   ],
 });

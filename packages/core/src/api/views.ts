@@ -263,6 +263,8 @@ export interface PairCandidate {
   readonly course: CourseSummary;
   readonly for: Candidate['for'];
   readonly against: Candidate['against'];
+  /** Shells of this term that were brought from the same course: “ECO 214-03”. */
+  readonly usedInto: readonly string[];
   readonly use: Right;
 }
 
@@ -280,7 +282,6 @@ export interface BroughtBefore {
 export interface PairView {
   readonly course: CourseSummary;
   readonly rights: Rights;
-  readonly calendarLastDay: string;
   readonly kinds: readonly { readonly kind: Kind; readonly count: number }[];
   readonly brought: readonly BroughtBefore[];
   /** Things that a person made or changed here and that no run brought. */

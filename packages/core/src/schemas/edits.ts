@@ -110,7 +110,5 @@ export const accessAnswerSchema = Type.Object(
   closed,
 );
 
-/** The kinds that a person can make in a course; settings stand once, files come with their bytes. */
-export const MAKEABLE: readonly Kind[] = KINDS.filter(
-  (kind) => kind !== 'courseSettings' && kind !== 'file' && kind !== 'question',
-);
+/** The kinds that a person can make in a course; files come with their bytes, questions in their bank. */
+export const MAKEABLE: readonly Kind[] = KINDS.filter((kind) => kind !== 'file' && kind !== 'question');

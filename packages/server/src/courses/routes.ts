@@ -1,6 +1,7 @@
 import {
   KIND_WORDS,
   looseEndsOf,
+  mayDo,
   rightsOf,
   type CourseView,
   type EarlierText,
@@ -46,7 +47,9 @@ export function courseRoutes({ reading, clock }: Server): Router {
         SHOWN_WHOLE.includes(item.kind) && details !== undefined ? { ...item, details } : item,
       ),
       marks: snapshot.marks,
-      looseEnds: looseEndsOf(snapshot),
+      looseEnds: looseEndsOf(snapshot).filter(
+        ({ code }) => code !== 'notOpen' || mayDo('change', asker, summary, now().slice(0, 10)).may,
+      ),
       learners: await learnerCounts(manager, summary.id),
       rights: rightsOf(asker, summary, now().slice(0, 10)),
       deeds: await deedsOf(manager, summary.id),

@@ -27,13 +27,19 @@ export const asCandidate = (course: CourseSummary): ProposeCandidate => ({
 
 /** What a proposal needs beside the courses: runs that stand, with the term they went into, and earlier codes. */
 export interface ProposeGround {
-  readonly runs: readonly { readonly source: string; readonly destination: string; readonly term: string }[];
+  readonly runs: readonly {
+    readonly source: string;
+    readonly destination: string;
+    readonly term: string;
+    readonly into: string;
+  }[];
   readonly formerly: readonly { code: string; number: string; was: { code: string; number: string } }[];
 }
 
 export async function proposeGround(manager: EntityManager): Promise<ProposeGround> {
   const runs = await manager.query<ProposeGround['runs'][number][]>(
-    `SELECT run.source_id AS source, run.destination_id AS destination, term.name AS term
+    `SELECT run.source_id AS source, run.destination_id AS destination, term.name AS term,
+            course.code || ' ' || course.number || '-' || course.section AS "into"
        FROM run JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL`,
   );
   const formerly = (await manager.find(FormerCodeRow)).map(({ code, number, wasCode, wasNumber }) => ({
@@ -49,7 +55,7 @@ export function predecessorsOf(
   shell: CourseSummary,
   sources: readonly CourseSummary[],
   { runs, formerly }: ProposeGround,
-): { readonly verdict: Proposal['verdict']; readonly candidates: Omit<PairCandidate, 'use'>[] } {
+): { readonly verdict: Proposal['verdict']; readonly candidates: Omit<PairCandidate, 'use' | 'usedInto'>[] } {
   const proposal = propose({
     shell: asCandidate(shell),
     courses: sources.map(asCandidate),
@@ -91,7 +97,6 @@ export async function viewPair(
   return {
     course,
     rights: rightsOf(asker, course, today),
-    calendarLastDay: course.lastDay,
     kinds,
     brought: await broughtInto(manager, course.id),
     byHand,
@@ -120,7 +125,11 @@ async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSum
   const { verdict, candidates } = predecessorsOf(shell, sources, ground);
   return {
     verdict,
-    candidates: candidates.map((each) => ({ ...each, use: mayDo('use', asker, each.course, today) })),
+    candidates: candidates.map((each) => ({
+      ...each,
+      usedInto: usedInto(ground, each.course.id, shell),
+      use: mayDo('use', asker, each.course, today),
+    })),
   };
 }
 
@@ -144,7 +153,7 @@ async function shellsFor(
     ),
     'term.first_day, course.code, course.number, course.section',
   );
-  const { runs } = await proposeGround(manager);
+  const ground = await proposeGround(manager);
   const isSame = ({ code, number }: CourseSummary): boolean => code === source.code && number === source.number;
   return shells
     .filter((shell) => mayDo('run', asker, shell, today).may && shell.firstDay >= source.firstDay)
@@ -152,13 +161,24 @@ async function shellsFor(
       const [first] = propose({
         shell: asCandidate(course),
         courses: [asCandidate(source)],
-        runs: [...runs],
-        formerly: [],
+        runs: [...ground.runs],
+        formerly: [...ground.formerly],
       }).candidates;
-      return { course, for: first?.for ?? [], against: first?.against ?? [], use: { may: true } };
+      return {
+        course,
+        for: first?.for ?? [],
+        against: first?.against ?? [],
+        usedInto: usedInto(ground, source.id, course),
+        use: { may: true },
+      };
     })
     .sort((a, b) => Number(isSame(b.course)) - Number(isSame(a.course)));
 }
+
+const usedInto = ({ runs }: ProposeGround, sourceId: string, shell: CourseSummary): string[] =>
+  runs
+    .filter(({ source, destination, term }) => source === sourceId && destination !== shell.id && term === shell.term)
+    .map(({ into }) => into);
 
 const broughtInto = (manager: EntityManager, courseId: string): Promise<BroughtBefore[]> =>
   manager.query(

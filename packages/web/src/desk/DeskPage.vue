@@ -1,18 +1,21 @@
 <script setup lang="ts">
-import { dayWords, parseDay, type DeskShell, type DeskView } from '@yarin/core';
+import { parseDay, type DeskShell, type DeskView } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { fetchDesk } from '../shared/api/desk.js';
 import { takeBackRun } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useAnnouncer } from '../shared/announcer.js';
-import { courseCode } from '../shared/words.js';
+import { courseCode, whenWords } from '../shared/words.js';
+import AskLine from '../access/AskLine.vue';
 import DeskShellRow from './DeskShellRow.vue';
+import MakeShell from './MakeShell.vue';
 import { deskLine } from './deskWords.js';
 
 const desk = ref<DeskView>();
 const failure = ref('');
 const trouble = ref('');
+const isMaking = ref(false);
 const { announce } = useAnnouncer();
 
 function load(): void {
@@ -72,7 +75,31 @@ async function takeBack(runId: string): Promise<void> {
     <section v-for="shells in courses" :key="shells[0]!.shell.id" class="course" :aria-label="shells[0]!.shell.title">
       <DeskShellRow v-for="(each, index) in shells" :key="each.shell.id" :entry="each" :is-first="index === 0" />
     </section>
+    <p class="more">
+      <button v-if="!isMaking" class="plain-link" @click="isMaking = true">Make a shell by hand</button>
+      <MakeShell v-else @close="isMaking = false" />
+      <RouterLink class="plain-link" :to="{ name: 'find', query: { when: 'past', mine: 'yes' } }"
+        >Carry an old course of mine forward</RouterLink
+      >
+    </p>
     <div class="two">
+      <section v-if="desk.asked.length > 0" aria-label="Asked of you">
+        <h2>Asked of you</h2>
+        <ul>
+          <AskLine v-for="ask in desk.asked" :key="ask.id" :ask="ask" mine-to-answer @answered="load" />
+        </ul>
+      </section>
+      <section v-if="desk.notices.length > 0" aria-label="From the registrar">
+        <h2>From the registrar</h2>
+        <ul>
+          <li v-for="notice in desk.notices" :key="`${notice.courseId} ${notice.sentence}`">
+            <span
+              >{{ notice.sentence }} <small>{{ whenWords(notice.at) }}</small></span
+            >
+            <RouterLink class="plain-link" :to="{ name: 'course', params: { id: notice.courseId } }">open</RouterLink>
+          </li>
+        </ul>
+      </section>
       <section>
         <h2>Notes to this term, from you</h2>
         <ul v-if="desk.notes.length > 0">
@@ -99,10 +126,7 @@ async function takeBack(runId: string): Promise<void> {
             <span>
               {{ run.things }} things into {{ run.destination ? courseCode(run.destination) : 'a course' }} from
               {{ run.source?.term }}
-              <small
-                >{{ dayWords(parseDay(run.at)) }} {{ run.at.slice(11) }}, by {{ run.by
-                }}{{ run.undoneAt ? '; taken back' : '' }}</small
-              >
+              <small>{{ whenWords(run.at) }}, by {{ run.by }}{{ run.undoneAt ? '; taken back' : '' }}</small>
             </span>
             <span class="acts">
               <RouterLink class="plain-link" :to="{ name: 'plan', params: { id: run.planId } }">record</RouterLink>
@@ -138,10 +162,18 @@ async function takeBack(runId: string): Promise<void> {
   border-top: 1px solid var(--rule);
 }
 
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 22px;
+  padding: 10px 0 22px;
+  border-top: 1px solid var(--rule);
+}
+
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 48px;
+  gap: 26px 48px;
   padding-top: 22px;
   border-top: 1px solid var(--rule);
 }

@@ -25,6 +25,8 @@ async function open(source: string): Promise<void> {
   }
 }
 
+const pairing = computed(() => ({ name: 'pair', params: { side: 'into', id: entry.shell.id } }));
+
 const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['course']): string =>
   type === 'course' ? `${term}, section ${section}` : type === 'template' ? 'Shared template' : 'Development course';
 </script>
@@ -33,7 +35,13 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
   <div class="shell" :class="{ parallel: !isFirst }">
     <div>
       <b v-if="isFirst">{{ entry.shell.code }} {{ entry.shell.number }} {{ entry.shell.title }}</b>
-      <small>{{ sectionWords(entry.shell) }} · {{ holdsWords(entry.shell) }}</small>
+      <small
+        ><RouterLink class="place-link" :to="{ name: 'course', params: { id: entry.shell.id } }">{{
+          sectionWords(entry.shell)
+        }}</RouterLink>
+        · {{ holdsWords(entry.shell)
+        }}<template v-if="entry.shell.cancelled"> · taken off by the registrar</template></small
+      >
     </div>
     <div v-if="entry.done && first">
       <p>
@@ -46,7 +54,7 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
     </div>
     <div v-else-if="entry.verdict === 'none'">
       <p>No predecessor with this code</p>
-      <small>find any course of yours above, and send it on from there</small>
+      <small><RouterLink class="place-link" :to="pairing">find any course that you may use</RouterLink></small>
     </div>
     <div v-else-if="entry.verdict === 'several'">
       <p>
@@ -109,6 +117,9 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
         <span>{{ count(candidate.course.things, 'thing') }} · {{ candidate.course.instructors.join(', ') }}</span>
         <span class="quiet">{{ reasonWords(candidate) }}</span>
         <button class="plain-link" @click="open(candidate.course.id)">plan from this</button>
+      </li>
+      <li>
+        <RouterLink class="plain-link" :to="pairing">see them side by side, or find another</RouterLink>
       </li>
     </ul>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>

@@ -1,5 +1,6 @@
 import {
   FINDING_WORDS,
+  LEARNER_SORTS,
   mapWords,
   type FindingName,
   type LearnerCounts,
@@ -8,7 +9,7 @@ import {
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
-import { count } from '../shared/words.js';
+import { count, LEARNER_WORDS } from '../shared/words.js';
 
 /** A group of things with the same fate, for one line of the plan. */
 export interface FateLine {
@@ -82,17 +83,10 @@ export function fateLines(source: Snapshot, preview: Preview): FateLine[] {
 
 /** “0 of 24 people, 0 of 552 pieces of handed-in work …”: what never comes, with the zeros. */
 export function zerosWords(learners: LearnerCounts): string {
-  const zero = (sort: keyof LearnerCounts, many: string): string =>
-    learners[sort] > 0 ? `0 of ${learners[sort]} ${many}` : `0 ${many}`;
-  return [
-    zero('enrolment', 'people'),
-    zero('submission', 'submissions'),
-    zero('attempt', 'attempts'),
-    zero('reply', 'replies'),
-    zero('mark', 'marks'),
-    zero('attendance', 'attendances'),
-    zero('personalDate', 'personal dates'),
-  ].join(', ');
+  return LEARNER_SORTS.map((sort) => {
+    const [, many] = LEARNER_WORDS[sort];
+    return learners[sort] > 0 ? `0 of ${learners[sort]} ${many}` : `0 ${many}`;
+  }).join(', ');
 }
 
 const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> = {

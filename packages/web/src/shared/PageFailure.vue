@@ -7,6 +7,7 @@ defineEmits<{ again: [] }>();
   <section class="failure" role="alert">
     <h1>That did not work</h1>
     <p>{{ sentence }}</p>
+    <slot />
     <p>
       <button class="plain-link" @click="$emit('again')">Try again</button> ·
       <RouterLink :to="{ name: 'desk' }">back to the Desk</RouterLink>

@@ -4,11 +4,19 @@ import { useRouter } from 'vue-router';
 import { useSessionStore } from '../people/sessionStore.js';
 import { useRunStore } from '../plan/runStore.js';
 import FindField from './FindField.vue';
+import PersonPanel from '../people/PersonPanel.vue';
 
 const session = useSessionStore();
 const running = useRunStore();
 const router = useRouter();
 const isOpen = ref(false);
+
+async function actFor(person: string | null): Promise<void> {
+  isOpen.value = false;
+  await session.actFor(person);
+  // Whoever acts for somebody else starts at that person's Desk, and everything is read anew.
+  await router.push({ name: 'desk' });
+}
 
 async function leave(): Promise<void> {
   isOpen.value = false;
@@ -31,14 +39,19 @@ async function leave(): Promise<void> {
         {{ running.job.words }}, {{ Math.round(running.job.share * 100) }} %
       </RouterLink>
       <div class="person">
-        <button class="who" :aria-label="session.person?.name" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-          {{ session.person?.initials }}
+        <span v-if="session.actor" class="acting">
+          {{ session.actor.name }} for {{ session.person?.name }}
+          <button class="plain-link" @click="actFor(null)">stop</button>
+        </span>
+        <button
+          class="who"
+          :aria-label="(session.actor ?? session.person)?.name"
+          :aria-expanded="isOpen"
+          @click="isOpen = !isOpen"
+        >
+          {{ (session.actor ?? session.person)?.initials }}
         </button>
-        <div v-if="isOpen" class="panel">
-          <b>{{ session.person?.name }}</b>
-          <span class="quiet">{{ session.person?.role }}</span>
-          <button class="plain-link" @click="leave">Sign out</button>
-        </div>
+        <PersonPanel v-if="isOpen" @close="isOpen = false" @act-for="actFor" @leave="leave" />
       </div>
     </div>
   </header>
@@ -93,20 +106,16 @@ async function leave(): Promise<void> {
 
 .person {
   position: relative;
+  display: flex;
+  gap: 12px;
+  align-items: center;
 }
 
-.panel {
-  position: absolute;
-  z-index: 10;
-  right: 0;
-  top: 36px;
-  display: grid;
-  gap: 4px;
-  justify-items: start;
-  padding: 12px 16px;
-  border: 1px solid var(--rule);
-  border-radius: var(--corner);
-  background: var(--raised);
+.acting {
+  padding: 1px 8px;
+  border-radius: 3px;
+  background: var(--weld-paper);
+  color: var(--weld-ink);
   white-space: nowrap;
 }
 

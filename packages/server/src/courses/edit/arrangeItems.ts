@@ -16,16 +16,33 @@ export interface ItemAddition extends EditOf, NewItem {
 export const addItem: Command<ItemAddition, { key: string }> = async ({ manager }, addition) => {
   const { courseId, key, kind, title, parent, details } = addition;
   if (parent !== null) await mustBeUnit(manager, courseId, parent);
+  if (kind === 'courseSettings') await mustBeFirst(manager, courseId);
   await manager.query(
     `INSERT INTO item (course_id, key, kind, title, parent_key, position, state, content_hash)
      VALUES (?, ?, ?, ?, ?, coalesce((SELECT max(position) FROM item WHERE course_id = ? AND parent_key IS ?), 0) + 1, ?, '')`,
-    [courseId, key, kind, title.trim(), parent, courseId, parent, kind === 'file' ? 'open' : 'draft'],
+    [
+      courseId,
+      key,
+      kind,
+      title.trim(),
+      parent,
+      courseId,
+      parent,
+      kind === 'file' || kind === 'courseSettings' ? 'open' : 'draft',
+    ],
   );
   const item = await itemToEdit(manager, courseId, key);
   await writeItem(manager, addition, details === undefined ? item : { ...item, details });
   await courseChanged(manager, addition, `added the ${KIND_WORDS[kind].one} “${title.trim()}”`, key);
   return { key };
 };
+
+async function mustBeFirst(manager: EntityManager, courseId: string): Promise<void> {
+  const [there] = await manager.query<unknown[]>(`SELECT 1 FROM item WHERE course_id = ? AND kind = 'courseSettings'`, [
+    courseId,
+  ]);
+  if (there !== undefined) throw conflict('The course has its settings already.');
+}
 
 async function mustBeUnit(manager: EntityManager, courseId: string, key: string): Promise<void> {
   const unit = await itemToEdit(manager, courseId, key);

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { dayWords, FINDING_WORDS, FLAG_WORDS, momentWords, parseDay, ROLE_WORDS, type ItemView } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
-import ItemBody from '../../course/ItemBody.vue';
+import { useRouter } from 'vue-router';
+import ItemBody from '../../course/item/ItemBody.vue';
 import { fetchItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -12,6 +13,7 @@ const { row } = defineProps<{ row: OldRow }>();
 const emit = defineEmits<{ close: []; toggle: [] }>();
 
 const plan = usePlanStore();
+const router = useRouter();
 const view = ref<ItemView>();
 const failure = ref('');
 const back = ref<HTMLButtonElement>();
@@ -23,6 +25,10 @@ const dates = computed(() => plan.preview!.dates.filter((date) => date.item === 
 const evidence = computed(() => plan.view!.findings.filter((finding) => finding.item === item.value.id));
 const note = computed(() => plan.view!.source.marks.find((mark) => mark.item === item.value.id)?.note);
 const comes = computed(() => line.value.verb !== 'leave');
+
+/** What a thing leads to is opened in the old course; the plan stays one step back. */
+const look = (key: string): void =>
+  void router.push({ name: 'course', params: { id: plan.view!.source.course.id }, query: { item: key } });
 
 useKeys({
   Escape: () => emit('close'),
@@ -51,7 +57,7 @@ onMounted(() => {
         {{ ROLE_WORDS[moment.role] }} {{ momentWords(moment.at) }}
       </p>
       <p v-if="failure" role="alert">{{ failure }}</p>
-      <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" />
+      <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" @open="look" />
     </article>
     <article class="sheet" :aria-label="`${item.title}, as it will be`">
       <p class="quiet small">{{ plan.sides!.new.term }}, {{ plan.isDone ? 'as it is' : 'as it will be' }}</p>
@@ -69,7 +75,7 @@ onMounted(() => {
         <p v-if="landed.isPlace">
           Only its place is kept: title, points, category and dates, as a draft without the link.
         </p>
-        <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" />
+        <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" @open="look" />
       </template>
       <template v-else>
         <h2 class="stays">Stays behind</h2>

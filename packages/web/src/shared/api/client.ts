@@ -15,13 +15,17 @@ const OUT_OF_REACH: ProblemDetails = {
   detail: 'Yarin can’t be reached just now. What you see stays; try again in a moment.',
 };
 
+/** Files go as they are, everything else as JSON. */
+function bodyOf(body: unknown): RequestInit {
+  if (body === undefined) return {};
+  if (body instanceof FormData) return { body };
+  return { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+}
+
 async function send<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    response = await fetch(`/api${path}`, { method, ...bodyOf(body) });
   } catch {
     throw new ApiProblem(OUT_OF_REACH);
   }
@@ -34,7 +38,16 @@ async function send<Answer>(method: string, path: string, body?: unknown): Promi
 export const get = <Answer>(path: string): Promise<Answer> => send('GET', path);
 export const post = <Answer>(path: string, body: unknown = {}): Promise<Answer> => send('POST', path, body);
 export const put = <Answer>(path: string, body: unknown): Promise<Answer> => send('PUT', path, body);
+export const patch = (path: string, body: unknown): Promise<void> => send('PATCH', path, body);
 export const remove = (path: string): Promise<void> => send('DELETE', path);
+
+/** The places of the single problems of a refusal, by their JSON Pointer. */
+export const placesOf = (error: unknown): ReadonlyMap<string, string> =>
+  new Map(
+    error instanceof ApiProblem ? (error.details.problems ?? []).map(({ where, message }) => [where, message]) : [],
+  );
+
+export const isConflict = (error: unknown): boolean => error instanceof ApiProblem && error.details.status === 409;
 
 /** The sentence to show for anything that was thrown. */
 export const sentenceOf = (error: unknown): string =>

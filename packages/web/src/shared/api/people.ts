@@ -1,8 +1,8 @@
-import type { PersonView } from '@yarin/core';
-import { get, post, remove } from './client.js';
+import type { PersonView, SessionView } from '@yarin/core';
+import { get, post, put, remove } from './client.js';
 
 export const fetchPeople = () => get<{ people: PersonView[] }>('/people').then(({ people }) => people);
-export const fetchSession = () => get<{ person: PersonView | null }>('/session').then(({ person }) => person);
-export const signIn = (person: string) =>
-  post<{ person: PersonView }>('/session', { person }).then((answer) => answer.person);
+export const fetchSession = () => get<SessionView | { person: null; actor: null }>('/session');
+export const signIn = (person: string) => post<SessionView>('/session', { person });
+export const actFor = (person: string | null) => put<SessionView>('/session/for', { person });
 export const signOut = () => remove('/session');

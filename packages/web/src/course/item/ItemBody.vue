@@ -1,9 +1,26 @@
 <script setup lang="ts">
-import type { ItemView } from '@yarin/core';
+import type { ItemView, LinkType } from '@yarin/core';
 import DOMPurify from 'dompurify';
 import { computed } from 'vue';
 
+import { fileAddress as addressOf } from '../../shared/api/courses.js';
+
 const { view, courseId } = defineProps<{ view: ItemView; courseId: string }>();
+defineEmits<{ open: [key: string] }>();
+
+const LINK_WORDS: Readonly<Record<LinkType, string>> = {
+  draws: 'draws from',
+  embeds: 'shows',
+  links: 'leads to',
+  gradedIn: 'graded in',
+  scored: 'scored by',
+  aligned: 'aligned to',
+  teams: 'done in',
+  launches: 'launches',
+  reads: 'reads',
+  guards: 'guards',
+  shows: 'shows',
+};
 
 /** The server sanitised it; what a browser would run is taken out once more where it is shown. */
 const body = computed(() => DOMPurify.sanitize(view.item.body ?? ''));
@@ -33,9 +50,7 @@ const facts = computed(() => {
   ].filter((fact) => fact !== '');
 });
 const isImage = computed(() => view.item.kind === 'file' && text(details.value.mediaType).startsWith('image/'));
-const fileAddress = computed(
-  () => `/api/courses/${encodeURIComponent(courseId)}/files/${encodeURIComponent(view.item.id)}`,
-);
+const fileAddress = computed(() => addressOf(courseId, view.item.id));
 </script>
 
 <template>
@@ -54,12 +69,25 @@ const fileAddress = computed(
     </ol>
     <img v-if="isImage" :src="fileAddress" :alt="view.item.title" />
     <p v-else-if="view.item.kind === 'file'"><a :href="fileAddress">Fetch the file</a></p>
-    <p v-if="view.item.links.length > 0" class="quiet small">
-      leads to {{ view.item.links.map(({ title }) => title ?? 'something that is not here').join(' · ') }}
-    </p>
-    <p v-if="view.usedBy.length > 0" class="quiet small">
-      used by {{ view.usedBy.map(({ title }) => title).join(' · ') }}
-    </p>
+    <dl v-if="view.item.links.length > 0 || view.usedBy.length > 0" class="small">
+      <template v-for="link in view.item.links" :key="`${link.type} ${link.to}`">
+        <dt>{{ LINK_WORDS[link.type] }}</dt>
+        <dd>
+          <button v-if="link.title" class="place-link" @click="$emit('open', link.to)">{{ link.title }}</button>
+          <span v-else class="missing">something that is not here</span>
+          <span v-if="link.quantity" class="quiet"> ({{ link.quantity }})</span>
+        </dd>
+      </template>
+      <template v-if="view.usedBy.length > 0">
+        <dt>used by</dt>
+        <dd>
+          <template v-for="(user, index) in view.usedBy" :key="user.id"
+            ><template v-if="index > 0">, </template
+            ><button class="place-link" @click="$emit('open', user.id)">{{ user.title }}</button></template
+          >
+        </dd>
+      </template>
+    </dl>
   </div>
 </template>
 
@@ -84,6 +112,25 @@ img {
 
 .body :deep(p) {
   margin: 0 0 10px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 2px 12px;
+  margin: 6px 0 0;
+}
+
+dt {
+  color: var(--quiet);
+}
+
+dd {
+  margin: 0;
+}
+
+.missing {
+  color: var(--madder);
 }
 
 ol {

@@ -1,0 +1,279 @@
+<script setup lang="ts">
+import { KIND_WORDS, momentWords, monthWord, parseDay, ROLE_WORDS, weekdayWord } from '@yarin/core';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { count } from '../../shared/words.js';
+import { useRowWindow } from '../../shared/useRowWindow.js';
+import { useCourseStore } from '../courseStore.js';
+import { datesOf, monthOf, monthsOf } from './months.js';
+
+const course = useCourseStore();
+const router = useRouter();
+const calendar = computed(() => course.view!.calendar);
+const dates = computed(() => datesOf(course.view!.items));
+const months = computed(() => monthsOf(dates.value, calendar.value));
+const today = computed(() => parseDay(course.view!.now));
+
+/** The month of today while the term runs, else the first one. */
+const shown = ref(
+  Math.max(
+    0,
+    months.value.findIndex(
+      ({ year, month }) => `${year}-${String(month).padStart(2, '0')}` === course.view!.now.slice(0, 'YYYY-MM'.length),
+    ),
+  ),
+);
+const month = computed(() => {
+  const { year, month: number } = months.value[shown.value] ?? months.value[0]!;
+  return monthOf(year, number, dates.value, calendar.value);
+});
+const weekdays = computed(() =>
+  month.value.weeks[0]!.map((_, index) => weekdayWord((((calendar.value.weekStartsOn ?? 1) - 1 + index) % 7) + 1)),
+);
+const MOST_A_DAY = 4;
+
+const scroller = ref<HTMLElement | null>(null);
+const { inSight, height, reveal } = useRowWindow(scroller, () => dates.value.length);
+
+const open = (key: string): void => void router.push({ params: { part: '' }, query: { item: key } });
+
+/** The list follows the month. */
+function turn(by: 1 | -1): void {
+  shown.value = Math.max(0, Math.min(months.value.length - 1, shown.value + by));
+  const start = `${month.value.year}-${String(month.value.month).padStart(2, '0')}`;
+  const first = dates.value.findIndex(({ at }) => at >= start);
+  if (first >= 0) reveal(first);
+}
+</script>
+
+<template>
+  <div class="dates">
+    <section class="month" aria-label="Month">
+      <p class="head">
+        <button class="plain-link" :disabled="shown === 0" @click="turn(-1)">earlier</button>
+        <b>{{ monthWord(month.month) }} {{ month.year }}</b>
+        <button class="plain-link" :disabled="shown === months.length - 1" @click="turn(1)">later</button>
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th v-for="day in weekdays" :key="day" scope="col">{{ day }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="week in month.weeks" :key="week[0]!.day">
+            <td
+              v-for="day in week"
+              :key="day.day"
+              :class="{
+                other: !day.isInMonth,
+                closed: day.closure !== '',
+                exam: day.isExam,
+                outside: !day.isInTerm,
+                today: day.day === today,
+              }"
+            >
+              <span class="number">{{ day.date }}</span>
+              <span v-if="day.closure" class="closure">{{ day.closure }}</span>
+              <ul v-if="day.isInMonth && day.dates.length > 0">
+                <li v-for="date in day.dates.slice(0, MOST_A_DAY)" :key="date.id">
+                  <button
+                    :title="`${ROLE_WORDS[date.role]} ${momentWords(date.at)}: ${date.title}`"
+                    @click="open(date.key)"
+                  >
+                    <span class="role">{{ date.role === 'starts' ? date.at.slice(11) : ROLE_WORDS[date.role] }}</span>
+                    {{ date.title }}
+                  </button>
+                </li>
+                <li v-if="day.dates.length > MOST_A_DAY" class="quiet">and {{ day.dates.length - MOST_A_DAY }} more</li>
+              </ul>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section class="list" aria-label="All dates">
+      <h2>{{ count(dates.length, 'date') }}</h2>
+      <div ref="scroller" class="scroller" tabindex="0" role="list" aria-label="Dates in order">
+        <div class="all" :style="{ height: `${height}px` }" role="presentation">
+          <div
+            v-for="{ index, start } in inSight"
+            :key="dates[index]!.id"
+            class="row"
+            role="listitem"
+            :style="{ transform: `translateY(${start}px)` }"
+          >
+            <span class="at">{{ momentWords(dates[index]!.at) }}</span>
+            <span class="quiet">{{ ROLE_WORDS[dates[index]!.role] }}</span>
+            <button class="title" @click="open(dates[index]!.key)">
+              {{ dates[index]!.title }}
+              <small v-if="dates[index]!.whom" class="quiet">for {{ dates[index]!.whom }}</small>
+            </button>
+            <span class="quiet small">{{ KIND_WORDS[dates[index]!.kind].one }}</span>
+          </div>
+        </div>
+        <p v-if="dates.length === 0" class="quiet">Nothing here has a date yet.</p>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.dates {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 7fr) minmax(0, 5fr);
+  gap: 36px;
+  padding: 12px var(--margin);
+}
+
+.month {
+  overflow: auto;
+}
+
+.head {
+  display: flex;
+  gap: 18px;
+  align-items: baseline;
+  margin-bottom: 6px;
+}
+
+.head b {
+  font: 500 19px/26px var(--serif);
+  min-width: 90px;
+  text-align: center;
+}
+
+.head button:disabled {
+  color: var(--ash-ink);
+  cursor: default;
+}
+
+table {
+  width: 100%;
+  table-layout: fixed;
+  border-collapse: collapse;
+}
+
+th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  text-align: left;
+}
+
+td {
+  height: 92px;
+  padding: 3px 4px;
+  vertical-align: top;
+  border: 1px solid var(--rule-faint);
+}
+
+.number {
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+
+.other .number {
+  color: var(--ash-ink);
+}
+
+.outside {
+  background: var(--row-focus);
+}
+
+.closed {
+  background: repeating-linear-gradient(135deg, transparent 0 5px, var(--rule) 5px 6px);
+}
+
+.exam {
+  background: var(--exam);
+}
+
+.today .number {
+  padding: 0 5px;
+  border-radius: 8px;
+  background: var(--indigo);
+  color: var(--raised);
+}
+
+.closure {
+  margin-left: 6px;
+  padding: 0 3px;
+  background: var(--paper);
+  font-size: 12px;
+  color: var(--quiet);
+}
+
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+li button,
+.title {
+  display: block;
+  width: 100%;
+  border: 0;
+  padding: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  cursor: pointer;
+}
+
+li {
+  font-size: 12.5px;
+  line-height: 16px;
+}
+
+.role {
+  color: var(--indigo);
+}
+
+.list {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+
+.scroller {
+  flex: 1;
+  overflow: hidden auto;
+}
+
+.all {
+  position: relative;
+}
+
+.row {
+  position: absolute;
+  top: 0;
+  left: 0;
+  right: 0;
+  height: var(--row);
+  display: grid;
+  grid-template-columns: 132px 62px minmax(0, 1fr) 92px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule-faint);
+  white-space: nowrap;
+}
+
+@media (max-width: 800px) {
+  .dates {
+    grid-template-columns: 1fr;
+    grid-template-rows: auto 1fr;
+    overflow: auto;
+  }
+
+  .scroller {
+    min-height: 320px;
+  }
+}
+</style>

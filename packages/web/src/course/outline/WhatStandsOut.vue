@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { LEARNER_SORTS } from '@yarin/core';
+import { computed } from 'vue';
+import { count, LEARNER_WORDS, whenWords } from '../../shared/words.js';
+import { useCourseStore } from '../courseStore.js';
+
+defineEmits<{ open: [key: string] }>();
+const course = useCourseStore();
+const view = computed(() => course.view!);
+const learners = computed(() =>
+  LEARNER_SORTS.filter((sort) => view.value.learners[sort] > 0).map((sort) => {
+    const [one, many] = LEARNER_WORDS[sort];
+    return count(view.value.learners[sort], one, many);
+  }),
+);
+</script>
+
+<template>
+  <div class="standing">
+    <section>
+      <h2>What stands out</h2>
+      <ul v-if="view.looseEnds.length > 0">
+        <li v-for="end in view.looseEnds" :key="end.code">
+          {{ end.sentence }} <span class="quiet small">{{ end.detail }}</span>
+        </li>
+      </ul>
+      <p v-else class="quiet">Nothing. Choose a thing at the left to turn to it.</p>
+    </section>
+    <section v-if="view.removed.length > 0">
+      <h2>Removed lately</h2>
+      <ul>
+        <li v-for="{ key, title, at } in view.removed" :key="key">
+          {{ title }} <span class="quiet small">{{ whenWords(at) }}</span>
+          <button v-if="course.mayChange" class="plain-link" @click="course.putBack(key)">put it back</button>
+        </li>
+      </ul>
+    </section>
+    <section v-if="learners.length > 0">
+      <h2>Of learners</h2>
+      <p>{{ learners.join(', ') }}. They stay with this course; nothing of them is ever brought on.</p>
+    </section>
+    <section v-if="view.deeds.length > 0">
+      <h2>What was done here</h2>
+      <ul>
+        <li v-for="(deed, index) in view.deeds.slice(0, 12)" :key="index">
+          <button v-if="deed.itemKey" class="place-link" @click="$emit('open', deed.itemKey)">{{ deed.what }}</button>
+          <template v-else>{{ deed.what }}</template>
+          <span class="quiet small">{{ deed.by }}, {{ whenWords(deed.at) }}</span>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.standing {
+  display: grid;
+  gap: 20px;
+}
+
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
+  align-items: baseline;
+  padding: 5px 0;
+  border-top: 1px solid var(--rule-faint);
+}
+</style>

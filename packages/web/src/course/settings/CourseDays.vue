@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { dayWordsWithYear, parseDay } from '@yarin/core';
+import { computed } from 'vue';
+import { useCourseStore } from '../courseStore.js';
+
+const course = useCourseStore();
+const view = computed(() => course.view!);
+const DAYS = [
+  { name: 'startsOn', words: 'starts', term: 'firstDay' },
+  { name: 'endsOn', words: 'ends', term: 'lastDay' },
+] as const;
+const words = (date: string): string => dayWordsWithYear(parseDay(date));
+</script>
+
+<template>
+  <section aria-label="Start and end">
+    <h2>Start and end</h2>
+    <p v-for="{ name, words: role, term } in DAYS" :key="name" class="line">
+      <span class="role">{{ role }}</span>
+      <ElDatePicker
+        v-if="course.mayChange"
+        :model-value="view[name] ?? view.calendar[term]"
+        type="date"
+        size="small"
+        format="ddd D MMM YYYY"
+        value-format="YYYY-MM-DD"
+        popper-class="small-picker"
+        :clearable="false"
+        :aria-label="`The course ${role} on`"
+        @update:model-value="(date: string) => course.edit({ [name]: date })"
+      />
+      <span v-else>{{ words(view[name] ?? view.calendar[term]) }}</span>
+      <span class="quiet small">
+        <template v-if="view[name] === null || view[name] === view.calendar[term]">as the term</template>
+        <template v-else>
+          the term {{ role }} {{ words(view.calendar[term]) }}
+          <button v-if="course.mayChange" class="plain-link" @click="course.edit({ [name]: null })">as the term</button>
+        </template>
+      </span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 3px 0;
+}
+
+.role {
+  width: 42px;
+  color: var(--quiet);
+}
+</style>
