@@ -44,7 +44,35 @@ test('one current picture of each main view', async ({ page, app }) => {
   await page.getByRole('region', { name: 'What was done' }).waitFor();
   await picture(page, 'done');
   await page.getByRole('button', { name: 'Open the new course' }).click();
-  await page.getByRole('button', { name: 'Lab 1: measuring discharge' }).click();
+  await page
+    .getByRole('treeitem', { name: /^Lab 1: measuring discharge/ })
+    .first()
+    .click();
   await page.getByRole('article').getByText('Work through the sheet').waitFor();
   await picture(page, 'course');
+
+  await page.goto(`${app.address}/find?words=marant&peek=geo305-f26-01`);
+  await page.getByRole('article').getByRole('tree').waitFor();
+  await picture(page, 'find');
+  await page.goto(`${app.address}/pair/into/prn110-s27-01`);
+  await page.getByRole('region', { name: 'From' }).waitFor();
+  await page.getByRole('checkbox', { name: /Spring 2026/ }).check();
+  await picture(page, 'pair');
+  await page.goto(`${app.address}/course/eco214-s27-02`);
+  await page
+    .getByRole('treeitem', { name: /^Lab 1: measuring discharge/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'edit', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Text' }).waitFor();
+  await picture(page, 'item');
+  await page.goto(`${app.address}/course/eco214-s27-02/gradebook`);
+  await page.getByText('The weights come to').waitFor();
+  await picture(page, 'gradebook');
+  await page.goto(`${app.address}/course/eco214-s27-02/dates`);
+  await page.getByRole('button', { name: 'later' }).click();
+  await picture(page, 'dates');
+  await page.goto(`${app.address}/course/eco214-s27-02/settings`);
+  await page.getByRole('region', { name: 'Home page and menu' }).waitFor();
+  await picture(page, 'settings');
 });

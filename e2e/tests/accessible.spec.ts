@@ -32,7 +32,36 @@ test('axe finds nothing serious on any screen', async ({ browser, app }) => {
   await page.getByRole('region', { name: 'What was done' }).waitFor();
   expect(await seriousIn(page), 'after the run').toEqual([]);
   await page.getByRole('button', { name: 'Open the new course' }).click();
-  await page.getByRole('button', { name: 'What a riffle is for' }).click();
-  await page.getByRole('article').getByText('A riffle mixes air').waitFor();
+  await page.getByRole('treeitem', { name: /^How this course works/ }).click();
+  await page.getByRole('article').getByRole('heading', { name: 'How this course works' }).waitFor();
   expect(await seriousIn(page), 'the course').toEqual([]);
+});
+
+test('axe finds nothing serious where courses are found, paired and edited', async ({ browser, app }) => {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await signIn(page, app, 'Tomas Rhee');
+  const places: [path: string, ready: () => Promise<unknown>][] = [
+    ['/find?words=geo&peek=geo305-f26-01', () => page.getByRole('article').getByRole('tree').waitFor()],
+    ['/pair/into/prn110-s27-01', () => page.getByRole('region', { name: 'From' }).waitFor()],
+    ['/pair/from/eco214-s26-01', () => page.getByRole('region', { name: 'Into' }).waitFor()],
+    ['/course/apc120-dev/gradebook', () => page.getByText('The weights come to').waitFor()],
+    ['/course/apc120-dev/dates', () => page.getByRole('region', { name: 'Month' }).waitFor()],
+    ['/course/eco214-s26-01/files', () => page.getByText('reach-map.png').first().waitFor()],
+    ['/course/eco214-s27-02/settings', () => page.getByRole('region', { name: 'Home page and menu' }).waitFor()],
+    ['/access', () => page.getByRole('heading', { name: 'Asked' }).waitFor()],
+    ['/roster', () => page.getByText('Every row was good').waitFor()],
+  ];
+  for (const [path, ready] of places) {
+    await page.goto(app.address + path);
+    await ready();
+    expect(await seriousIn(page), path).toEqual([]);
+  }
+  await page.goto(`${app.address}/course/apc120-dev`);
+  await page.getByRole('treeitem', { name: /^Exercise 1/ }).click();
+  await page.getByRole('button', { name: 'edit' }).click();
+  await page.getByRole('textbox', { name: 'Text' }).waitFor();
+  expect(await seriousIn(page), 'an edit').toEqual([]);
+  await page.getByRole('combobox', { name: 'Find a course' }).fill('nets');
+  await page.getByRole('listbox', { name: 'Found' }).waitFor();
+  expect(await seriousIn(page), 'the find field').toEqual([]);
 });

@@ -10,7 +10,9 @@ test('whoever is not signed in signs in first and then comes where they wanted',
 test('an assistant without rights sees that, and why, before starting', async ({ page, app }) => {
   await signIn(page, app, 'Jo Lindqvist');
   await expect(
-    page.getByText('ECO 214-02 (Spring 2027) is taught by Ines Marant. Only they or an administrator can change it.'),
+    page.getByText(
+      'ECO 214-02 (Spring 2027) is taught by Ines Marant. Only they, its designers or an administrator can change it.',
+    ),
   ).toBeVisible();
   await expect(page.getByRole('button', { name: /Open the plan/ })).toHaveCount(0);
 });

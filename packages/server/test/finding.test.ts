@@ -49,6 +49,9 @@ describe('finding', () => {
     expect(courses.map(({ id }) => id)).toEqual(ECO);
     expect(instead).toEqual([{ typed: 'ecp', words: ['eco'] }]);
   });
+  it('a typo beside a word of letters and digits that is right', async () => {
+    expect(await ids('freshwoter s26')).toEqual(['eco214-s26-01']);
+  });
   it('a year that no course has is no typo of another year', async () => {
     expect(await ids('eco214 2024')).toEqual([]);
   });

@@ -40,7 +40,7 @@ export async function findCourses(
   const allowed = allOf(isAllowed(filters.usable ? 'use' : 'read', person), ...conditionsOf(person, filters, today));
   const exact = await lookUp(manager, person, words.map(begins).join(' AND '), allowed, most);
   if (exact.total > 0 || words.length === 0) return { ...exact, instead: [] };
-  const parts = words.flatMap((word) => word.match(/\p{L}+|\p{N}+/gu) ?? []);
+  const parts = (await Promise.all(words.map((word) => partsOf(manager, word)))).flat();
   const near = await Promise.all(parts.map(async (typed) => ({ typed, words: await vocabulary.near(typed) })));
   const mistyped = near.filter(({ words: instead }) => instead.length > 0);
   if (mistyped.length === 0 && parts.length === words.length) return { ...exact, instead: [] };
@@ -49,6 +49,16 @@ export async function findCourses(
   );
   const found = await lookUp(manager, person, loosened.join(' AND '), allowed, most);
   return { ...found, instead: found.total === 0 ? [] : mistyped };
+}
+
+/** A word that runs letters and digits together, in its parts when no course is found by it as it is: `ecp214`. */
+async function partsOf(manager: EntityManager, word: string): Promise<string[]> {
+  const parts = word.match(/\p{L}+|\p{N}+/gu) ?? [];
+  if (parts.length < 2) return [word];
+  const known = await manager.query<unknown[]>('SELECT 1 FROM course_find WHERE course_find MATCH ? LIMIT 1', [
+    begins(word),
+  ]);
+  return known.length > 0 ? [word] : parts;
 }
 
 function conditionsOf(person: RightsPerson, { when, mine, term, holds }: FindFilters, today: string): Condition[] {

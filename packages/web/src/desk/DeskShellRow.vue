@@ -5,8 +5,8 @@ import { useRouter } from 'vue-router';
 import { openPlan } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import KnotStrand from '../shared/KnotStrand.vue';
-import { count, courseCode, sectionWords } from '../shared/words.js';
-import { holdsWords, reasonWords, sentenceWords } from './deskWords.js';
+import { count, courseCode, listed, sectionWords } from '../shared/words.js';
+import { holdsWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
 
 const { entry, isFirst } = defineProps<{ entry: DeskShell; isFirst: boolean }>();
 
@@ -59,16 +59,13 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
     <div v-else-if="entry.verdict === 'several'">
       <p>
         <button class="place-link" :aria-expanded="isChoosing" @click="isChoosing = !isChoosing">
-          {{ entry.candidates.length }} could be it</button
-        >:
-        {{
-          entry.candidates
-            .slice(0, 2)
-            .map(({ course }) => runLabel(course))
-            .join(', ')
-        }}
+          {{ numberWord(entry.candidates.length) }} could be it</button
+        >: {{ listed(entry.candidates.slice(0, 2).map(({ course }) => `${runLabel(course)}`)) }}
       </p>
-      <small>{{ reasonWords(first!) }}</small>
+      <small v-for="candidate in entry.candidates.slice(0, 2)" :key="candidate.course.id"
+        >{{ candidate.course.term }}: {{ reasonWords(candidate)
+        }}{{ candidate.against.includes('notYours') ? ` (${listed(candidate.course.instructors)})` : '' }}</small
+      >
     </div>
     <div v-else-if="first">
       <p>
@@ -91,7 +88,7 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
     </div>
     <KnotStrand
       :what="entry.verdict === 'one'"
-      :when="entry.sentence?.doubts === 0"
+      :when="entry.verdict === 'one' && entry.sentence?.doubts === 0"
       :left-over="entry.sentence?.leftOver === 0"
       :solid="entry.done !== null"
       :label="entry.done ? 'brought' : 'not brought yet'"

@@ -42,7 +42,7 @@ export const holdsWords = ({ things, stockThings }: DeskShell['shell']): string 
 };
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
-const number = (value: number): string => NUMBERS[value] ?? String(value);
+export const numberWord = (value: number): string => NUMBERS[value] ?? String(value);
 
 /** The line under the head of the Desk: “Five shells are yours. Four plans are ready, one is done.” */
 export function deskLine(shells: readonly DeskShell[]): string {
@@ -51,12 +51,12 @@ export function deskLine(shells: readonly DeskShell[]): string {
   const choose = shells.filter(({ verdict, done: run }) => verdict === 'several' && run === null).length;
   const none = shells.filter(({ verdict, done: run }) => verdict === 'none' && run === null).length;
   const parts = [
-    ready > 0 ? `${ready === 1 ? 'one plan is' : `${number(ready).toLowerCase()} plans are`} ready` : '',
-    choose > 0 ? `${number(choose).toLowerCase()} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
-    none > 0 ? `${number(none).toLowerCase()} ${none === 1 ? 'has' : 'have'} no predecessor` : '',
-    done > 0 ? `${number(done).toLowerCase()} ${done === 1 ? 'is' : 'are'} done` : '',
+    ready > 0 ? `${ready === 1 ? 'one plan is' : `${numberWord(ready).toLowerCase()} plans are`} ready` : '',
+    choose > 0 ? `${numberWord(choose).toLowerCase()} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
+    none > 0 ? `${numberWord(none).toLowerCase()} ${none === 1 ? 'has' : 'have'} no predecessor` : '',
+    done > 0 ? `${numberWord(done).toLowerCase()} ${done === 1 ? 'is' : 'are'} done` : '',
   ].filter((part) => part !== '');
-  const yours = `${number(shells.length)} ${shells.length === 1 ? 'shell is' : 'shells are'} yours.`;
+  const yours = `${numberWord(shells.length)} ${shells.length === 1 ? 'shell is' : 'shells are'} yours.`;
   if (parts.length === 0) return yours;
   const [first, ...rest] = parts;
   return `${yours} ${[first![0]!.toUpperCase() + first!.slice(1), ...rest].join(', ')}.`;

@@ -85,9 +85,10 @@ async function add(kind: 'gradeCategory' | 'lineItem', title: string): Promise<v
               <input
                 type="checkbox"
                 :checked="category.isOfficial"
+                :aria-label="`${category.title} is passed on to the official record`"
                 @change="course.setDetails(category.key, { official: !category.isOfficial })"
               />
-              passed on<span class="visually-hidden">: {{ category.title }}</span>
+              passed on
             </label>
             <template v-else-if="category.key">{{ category.isOfficial ? 'passed on' : 'stays here' }}</template>
           </td>

@@ -41,9 +41,10 @@ const ways = computed({
       <input
         type="checkbox"
         :checked="value === true"
+        :aria-label="attribute.words"
         @change="value = ($event.target as HTMLInputElement).checked ? true : undefined"
       />
-      {{ value === true ? 'yes' : 'no' }}<span class="visually-hidden">: {{ attribute.words }}</span>
+      {{ value === true ? 'yes' : 'no' }}
     </label>
     <span v-else-if="attribute.sort === 'ways'" class="choices">
       <label v-for="way in WAYS" :key="way" class="choice">

@@ -1,0 +1,102 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { Page } from '@playwright/test';
+import { expect, signIn, test, type RunningApp } from '../app.js';
+
+async function signOut(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+}
+
+async function enter(page: Page, app: RunningApp, name: string): Promise<void> {
+  await page.goto(app.address);
+  await page.getByRole('button', { name }).click();
+  await page.getByRole('heading', { level: 1 }).waitFor();
+}
+
+test('somebody asks to be let in, the owner grants it, and both see it', async ({ page, app }) => {
+  await enter(page, app, 'Ana Brandt');
+  await page.goto(`${app.address}/course/eco214-s26-01`);
+  await expect(page.getByRole('alert')).toContainText('It belongs to Ines Marant; ask to be let in.');
+  await page.getByRole('button', { name: 'Ask to use it as a source' }).click();
+  await page.getByRole('textbox', { name: 'What you need it for' }).fill('For my field week.');
+  await page.getByRole('button', { name: 'Ask', exact: true }).click();
+  await expect(page.getByRole('status').first()).toContainText('Asked.');
+  await page.goto(app.address);
+  await signOut(page, 'Ana Brandt');
+
+  await page.getByRole('button', { name: 'Ines Marant' }).click();
+  const asked = page.getByRole('region', { name: 'Asked of you' });
+  await expect(asked).toContainText('Ana Brandt asks to use it as a source: ECO 214-01, Spring 2026');
+  await expect(asked).toContainText('“For my field week.”');
+  await asked.getByRole('button', { name: 'let in' }).click();
+  await expect(asked).toHaveCount(0);
+  await signOut(page, 'Ines Marant');
+
+  await page.getByRole('button', { name: 'Ana Brandt' }).click();
+  await page.getByRole('button', { name: 'Ana Brandt' }).click();
+  await page.getByRole('link', { name: 'Asked', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Asked by you' })).toContainText('let in by Ines Marant');
+  await page.goto(`${app.address}/course/eco214-s26-01`);
+  await expect(page.getByRole('heading', { level: 1, name: 'ECO 214 Freshwater Ecology' })).toBeVisible();
+});
+
+test('an administrator acts for an instructor, and the history says so', async ({ page, app }) => {
+  await signIn(page, app, 'Tomas Rhee');
+  await page.getByRole('button', { name: 'Tomas Rhee' }).click();
+  await page.getByRole('button', { name: 'Act for Ines Marant' }).click();
+  await expect(page.getByText('Tomas Rhee for Ines Marant')).toBeVisible();
+  await expect(page.getByText('Five shells are yours.')).toBeVisible();
+  await page.getByRole('button', { name: 'Open the plan of GEO 305-01' }).click();
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await expect(page.getByRole('region', { name: 'What was done' })).toContainText('by Tomas Rhee for Ines Marant');
+  await page.goto(`${app.address}/course/geo305-s27-01`);
+  await expect(page.getByRole('article')).toContainText('Tomas Rhee for Ines Marant');
+  await page.getByRole('button', { name: 'stop' }).click();
+  await expect(page.getByText('Five shells are yours.')).toHaveCount(0);
+});
+
+test('the roster is loaded again: changes are said, bad rows told by line, and the Desk shows what touches it', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app, 'Tomas Rhee');
+  await page.getByRole('button', { name: 'Tomas Rhee' }).click();
+  await page.getByRole('link', { name: 'The roster' }).click();
+  const names = ['academicSessions', 'orgs', 'courses', 'classes', 'users', 'enrollments'];
+  const files = names.map((name) => {
+    const path = fileURLToPath(new URL(`../../demo/roster/${name}.csv`, import.meta.url));
+    let text = readFileSync(path, 'utf8');
+    if (name === 'classes')
+      text = `${text.replace('eco214-s27-03,active', 'eco214-s27-03,tobedeleted')}x,active,,No course,,course-none,X 1-01,scheduled,,org-main,term-s27,,,\n`;
+    return { name: `${name}.csv`, mimeType: 'text/csv', buffer: Buffer.from(text) };
+  });
+  await page.getByLabel('Files of the roster').setInputFiles(files.slice(0, 2));
+  await expect(page.getByRole('alert')).toContainText('users.csv, enrollments.csv are missing. Nothing was loaded.');
+  await page.getByLabel('Files of the roster').setInputFiles(files);
+  const report = page.getByRole('region', { name: 'What the last load did' });
+  await expect(report).toContainText('0 sections added, 0 changed, 1 taken off');
+  await expect(report).toContainText('24 learners and 24 enrolments of learners left out');
+  await expect(report).toContainText('The registrar took the section off: ECO 214-03.');
+  await expect(report).toContainText('classes.csv, line 56');
+  await signOut(page, 'Tomas Rhee');
+  await page.getByRole('button', { name: 'Ines Marant' }).click();
+  await expect(page.getByRole('region', { name: 'From the registrar' })).toContainText(
+    'took the section off: ECO 214-03',
+  );
+  await expect(page.getByText('taken off by the registrar')).toBeVisible();
+});
+
+test('an assistant reads the course and finds no dead controls', async ({ page, app }) => {
+  await signIn(page, app, 'Jo Lindqvist');
+  await page.goto(`${app.address}/course/eco214-s27-02`);
+  await page.getByRole('treeitem', { name: /Library desk hours/ }).click();
+  await expect(page.getByRole('article')).toContainText('Library desk hours');
+  await expect(page.getByText('Only they, its designers or an administrator can change it.')).toBeVisible();
+  for (const name of ['edit', 'Add a thing', 'remove'])
+    await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'For next time' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'settings' }).click();
+  await expect(page.getByText('Closed to learners.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'archive it' })).toHaveCount(0);
+});
