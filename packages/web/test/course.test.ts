@@ -4,6 +4,7 @@ import { datesOf, monthOf, monthsOf } from '../src/course/dates/months.js';
 import { fileRows, sizeWords } from '../src/course/files/fileRows.js';
 import { gradebookOf } from '../src/course/gradebook/gradebook.js';
 import { changesOf, draftOf } from '../src/course/item/itemDraft.js';
+import { LISTED } from '../src/course/item/listedDetails.js';
 import { courseRows } from '../src/course/outline/courseRows.js';
 import { dropMove, keyboardMove } from '../src/course/outline/moves.js';
 import { homeAndMenu, linksFor } from '../src/course/settings/homeAndMenu.js';
@@ -224,6 +225,12 @@ describe('an edit', () => {
       moments: [{ id: 'm', role: 'due', at: '2027-02-02T23:59' }],
     });
   });
+  it('says how many are drawn from a bank', () => {
+    const quiz = view({ kind: 'quiz', links: [{ type: 'draws', to: 'bank', quantity: 10, title: 'Bank' }] });
+    const draft = draftOf(quiz);
+    draft.quantities.bank = 8;
+    expect(changesOf(quiz, draft).links).toEqual([{ type: 'draws', to: 'bank', quantity: 8 }]);
+  });
   it('keeps links that have no field when one that has is changed', () => {
     const draft = draftOf(view());
     draft.links.gradedIn = ['l2'];
@@ -231,6 +238,50 @@ describe('an edit', () => {
       { type: 'embeds', to: 'f' },
       { type: 'gradedIn', to: 'l2' },
     ]);
+  });
+});
+
+describe('lists that a thing holds', () => {
+  it.each([
+    [
+      'questionBank',
+      {
+        questions: [
+          { stem: 'A riffle is', options: ['shallow', 'deep'], answer: 0 },
+          { stem: 'Why?', options: [] },
+        ],
+      },
+      [
+        { stem: 'A riffle is', options: '* shallow\ndeep' },
+        { stem: 'Why?', options: '' },
+      ],
+    ],
+    ['groups', { groups: [{ name: 'Heron', size: 4 }] }, [{ name: 'Heron', size: '4' }]],
+    [
+      'scoreScale',
+      {
+        scale: [
+          ['A', 93],
+          ['F', 0],
+        ],
+      },
+      [
+        { letter: 'A', from: '93' },
+        { letter: 'F', from: '0' },
+      ],
+    ],
+  ] as const)('%s is read into rows and written back as it was', (kind, details, rows) => {
+    expect(LISTED[kind]!.read(details)).toEqual(rows);
+    expect(LISTED[kind]!.write(rows as never)).toEqual(details);
+  });
+  it('what is no number counts as none, and a row that is new is empty', () => {
+    expect(LISTED.groups!.write([{ name: 'Newt', size: 'four' }, {}])).toEqual({
+      groups: [
+        { name: 'Newt', size: 0 },
+        { name: '', size: 0 },
+      ],
+    });
+    expect(LISTED.groups!.read({ groups: 'none' })).toEqual([]);
   });
 });
 

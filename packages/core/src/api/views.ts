@@ -173,6 +173,9 @@ export interface PlanView {
   readonly now: string;
   readonly thingsPerSecond: number;
   readonly learnersInSource: LearnerCounts;
+  /** What stands in the shell already, and what the roster changed about it. */
+  readonly standing: ShellStanding;
+  readonly notices: readonly RosterNotice[];
   readonly runs: readonly RunView[];
 }
 
@@ -205,6 +208,7 @@ export interface CourseView {
   readonly items: readonly SnapshotItem[];
   readonly marks: readonly Mark[];
   readonly looseEnds: readonly LooseEnd[];
+  readonly notices: readonly RosterNotice[];
   readonly learners: LearnerCounts;
   readonly rights: Rights;
   readonly deeds: readonly Deed[];
@@ -278,14 +282,18 @@ export interface BroughtBefore {
   readonly from: string;
 }
 
-/** One side of a pair that is being made, and what could stand on the other. */
-export interface PairView {
-  readonly course: CourseSummary;
-  readonly rights: Rights;
-  readonly kinds: readonly { readonly kind: Kind; readonly count: number }[];
+/** What a shell holds beside its stock, and how it came there. */
+export interface ShellStanding {
   readonly brought: readonly BroughtBefore[];
   /** Things that a person made or changed here and that no run brought. */
   readonly byHand: number;
+}
+
+/** One side of a pair that is being made, and what could stand on the other. */
+export interface PairView extends ShellStanding {
+  readonly course: CourseSummary;
+  readonly rights: Rights;
+  readonly kinds: readonly { readonly kind: Kind; readonly count: number }[];
   readonly verdict: Proposal['verdict'];
   readonly candidates: readonly PairCandidate[];
   /** Plans into this shell, or from this course, in their order. */

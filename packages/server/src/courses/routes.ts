@@ -14,6 +14,7 @@ import type { EntityManager } from 'typeorm';
 import type { Server } from '../context.js';
 import { CourseRow } from '../database/entities/course.js';
 import { TermRow } from '../database/entities/term.js';
+import { noticesOf } from '../desk/notes.js';
 import { deedsOf, DOER_NAME } from '../history/deeds.js';
 import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
@@ -50,6 +51,7 @@ export function courseRoutes({ reading, clock }: Server): Router {
       looseEnds: looseEndsOf(snapshot).filter(
         ({ code }) => code !== 'notOpen' || mayDo('change', asker, summary, now().slice(0, 10)).may,
       ),
+      notices: await noticesOf(manager, [summary]),
       learners: await learnerCounts(manager, summary.id),
       rights: rightsOf(asker, summary, now().slice(0, 10)),
       deeds: await deedsOf(manager, summary.id),

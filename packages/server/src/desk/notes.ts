@@ -19,7 +19,10 @@ export async function coursesWithNotes(
 const MOST_NOTICES = 12;
 
 /** What the roster changed in these courses, the latest first. */
-export const noticesOf = (manager: EntityManager, courses: readonly CourseSummary[]): Promise<RosterNotice[]> =>
+export const noticesOf = (
+  manager: EntityManager,
+  courses: readonly Pick<CourseSummary, 'id'>[],
+): Promise<RosterNotice[]> =>
   manager.query(
     `SELECT course_id AS courseId, at, sentence FROM roster_notice
       WHERE course_id IN (SELECT value FROM json_each(?)) ORDER BY id DESC LIMIT ${MOST_NOTICES}`,

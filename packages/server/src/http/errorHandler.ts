@@ -1,10 +1,22 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import { HttpProblem, malformed, notFound } from './httpProblem.js';
+import { MulterError } from 'multer';
+import { HttpProblem, malformed, notFound, unusable } from './httpProblem.js';
 
 /** Answers for addresses that nothing stands at. */
 export const nothingThere: RequestHandler = (request) => {
   throw notFound(`There is nothing at ${request.method} ${request.path}.`);
 };
+
+const UPLOAD_SENTENCES: Readonly<Record<string, string>> = {
+  LIMIT_FILE_SIZE: 'The file is larger than may be added (200 MB; 30 MB for a file of the roster). Nothing was kept.',
+  LIMIT_FILE_COUNT: 'Those are more files than may come at once. Nothing was kept.',
+  LIMIT_UNEXPECTED_FILE: 'A file came where none is expected. Nothing was kept.',
+};
+
+const uploadProblem = (error: unknown): HttpProblem | undefined =>
+  error instanceof MulterError
+    ? unusable(UPLOAD_SENTENCES[error.code] ?? 'The upload can’t be read. Nothing was kept.')
+    : undefined;
 
 const hasStatus = (error: unknown): error is { status: number; message: string; type?: string } =>
   typeof error === 'object' && error !== null && typeof (error as { status?: unknown }).status === 'number';
@@ -20,7 +32,7 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
       ? error
       : hasStatus(error) && error.status >= 400 && error.status < 500
         ? malformed(error.type === 'entity.too.large' ? 'That is more than a request may hold (1 MB).' : error.message)
-        : undefined;
+        : uploadProblem(error);
   if (known !== undefined) {
     response.status(known.details.status).type('application/problem+json').send(JSON.stringify(known.details));
     return;

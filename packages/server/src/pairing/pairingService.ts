@@ -9,6 +9,7 @@ import {
   type PairView,
   type ProposeCandidate,
   type Proposal,
+  type ShellStanding,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { allOf, EVERY, isAllowed, isTaughtBy, summariesWhere } from '../courses/courseSummaries.js';
@@ -17,7 +18,7 @@ import { FormerCodeRow } from '../database/entities/roster.js';
 import { DOER_NAME } from '../history/deeds.js';
 import type { Asker } from '../people/asker.js';
 
-export const asCandidate = (course: CourseSummary): ProposeCandidate => ({
+const asCandidate = (course: CourseSummary): ProposeCandidate => ({
   ...course,
   campus: course.campus ?? undefined,
   mode: course.mode ?? undefined,
@@ -81,11 +82,6 @@ export async function viewPair(
     'SELECT kind, count(*) AS count FROM item WHERE course_id = ? GROUP BY kind ORDER BY count(*) DESC, kind',
     [course.id],
   );
-  const [{ byHand }] = (await manager.query<{ byHand: number }[]>(
-    `SELECT count(*) AS byHand FROM item WHERE course_id = ? AND edited_at IS NOT NULL
-        AND NOT EXISTS (SELECT 1 FROM lineage WHERE lineage.course_id = item.course_id AND lineage.item_key = item.key)`,
-    [course.id],
-  )) as [{ byHand: number }];
   const plans = await manager.find(PlanRow, {
     where: side === 'shell' ? { destinationId: course.id } : { sourceId: course.id },
     order: { place: 'ASC', changedAt: 'ASC' },
@@ -98,8 +94,7 @@ export async function viewPair(
     course,
     rights: rightsOf(asker, course, today),
     kinds,
-    brought: await broughtInto(manager, course.id),
-    byHand,
+    ...(await standingOf(manager, course.id)),
     verdict,
     candidates,
     plans: plans.map(({ id, sourceId, destinationId }) => ({ id, sourceId, destinationId })),
@@ -179,6 +174,16 @@ const usedInto = ({ runs }: ProposeGround, sourceId: string, shell: CourseSummar
   runs
     .filter(({ source, destination, term }) => source === sourceId && destination !== shell.id && term === shell.term)
     .map(({ into }) => into);
+
+/** What a shell holds beside its stock, and how it came there. */
+export async function standingOf(manager: EntityManager, courseId: string): Promise<ShellStanding> {
+  const [{ byHand }] = (await manager.query<{ byHand: number }[]>(
+    `SELECT count(*) AS byHand FROM item WHERE course_id = ? AND edited_at IS NOT NULL
+        AND NOT EXISTS (SELECT 1 FROM lineage WHERE lineage.course_id = item.course_id AND lineage.item_key = item.key)`,
+    [courseId],
+  )) as [{ byHand: number }];
+  return { brought: await broughtInto(manager, courseId), byHand };
+}
 
 const broughtInto = (manager: EntityManager, courseId: string): Promise<BroughtBefore[]> =>
   manager.query(

@@ -11,6 +11,8 @@ import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
+import { noticesOf } from '../desk/notes.js';
+import { standingOf } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { demand } from '../people/rights.js';
 import { learnerCounts } from '../runs/storedItems.js';
@@ -89,6 +91,8 @@ export async function viewPlan(
     right,
     now,
     thingsPerSecond: THINGS_PER_SECOND,
+    standing: await standingOf(manager, destination.id),
+    notices: await noticesOf(manager, [source, destination]),
     learnersInSource: await learnerCounts(manager, source.id),
     runs: await runsOf(manager, plan),
   };

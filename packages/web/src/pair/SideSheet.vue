@@ -2,16 +2,11 @@
 import { KIND_WORDS, type PairView } from '@yarin/core';
 import { computed } from 'vue';
 import { courseLine, courseName } from '../find/courseLine.js';
-import { count, whenWords } from '../shared/words.js';
+import { standingWords } from '../shared/words.js';
 
 const { view, label } = defineProps<{ view: PairView; label: 'From' | 'Into' }>();
 
-/** What stands in a shell that no run of Yarin brought: said first, since doubles come from there. */
-const byHand = computed(() =>
-  label === 'Into' && view.byHand > 0
-    ? `${count(view.byHand, 'thing stands', 'things stand')} here that Yarin did not bring: somebody made ${view.byHand === 1 ? 'it' : 'them'} by hand or by other means. The plan compares by content and title and doubles nothing.`
-    : '',
-);
+const standing = computed(() => (label === 'Into' ? standingWords(view) : []));
 const hasFresh = computed(() => view.course.things === view.course.stockThings);
 </script>
 
@@ -23,19 +18,18 @@ const hasFresh = computed(() => view.course.things === view.course.stockThings);
     </p>
     <p class="quiet">{{ courseLine(view.course) }}</p>
     <p v-if="view.course.cancelled" class="told doubtful">The registrar took this section off.</p>
-    <template v-if="label === 'Into'">
-      <p v-for="run in view.brought" :key="run.runId" class="told">
-        {{ count(run.things, 'thing') }} {{ run.things === 1 ? 'was' : 'were' }} brought already, by {{ run.by }} on
-        {{ whenWords(run.at) }}, from {{ run.from }}.
-        <RouterLink class="plain-link" :to="{ name: 'plan', params: { id: run.planId } }">record</RouterLink>
-      </p>
-      <p v-if="byHand" class="told doubtful">{{ byHand }}</p>
-      <p v-if="view.brought.length === 0 && !byHand" class="told">
-        {{
-          hasFresh ? 'Nobody has brought anything into it. What it holds is stock, which gives way to what comes.' : ''
-        }}
-      </p>
-    </template>
+    <p v-for="(sentence, index) in standing" :key="sentence" class="told">
+      {{ sentence }}
+      <RouterLink
+        v-if="view.brought[index]"
+        class="plain-link"
+        :to="{ name: 'plan', params: { id: view.brought[index]!.planId } }"
+        >record</RouterLink
+      >
+    </p>
+    <p v-if="label === 'Into' && standing.length === 0 && hasFresh" class="told">
+      Nobody has brought anything into it. What it holds is stock, which gives way to what comes.
+    </p>
     <h3>It holds</h3>
     <ul>
       <li v-for="{ kind, count: number } in view.kinds" :key="kind">

@@ -1,4 +1,11 @@
-import { dayWords, parseDay, patternWords, type CourseSummary, type LearnerSort } from '@yarin/core';
+import {
+  dayWords,
+  parseDay,
+  patternWords,
+  type CourseSummary,
+  type LearnerSort,
+  type ShellStanding,
+} from '@yarin/core';
 
 export const count = (number: number, one: string, many = `${one}s`): string =>
   `${number} ${number === 1 ? one : many}`;
@@ -37,3 +44,18 @@ export const LEARNER_WORDS: Readonly<Record<LearnerSort, readonly [one: string, 
 
 /** “Tue 24 Nov 09:12”. */
 export const whenWords = (at: string): string => `${dayWords(parseDay(at))} ${at.slice(11)}`;
+
+/** What was brought into a shell before, and what stands there that Yarin did not bring; a sentence each. */
+export function standingWords({ brought, byHand }: ShellStanding): string[] {
+  return [
+    ...brought.map(
+      ({ things, by, at, from }) =>
+        `${count(things, 'thing was', 'things were')} brought already, by ${by} on ${whenWords(at)}, from ${from}.`,
+    ),
+    ...(byHand === 0
+      ? []
+      : [
+          `${count(byHand, 'thing stands', 'things stand')} here that Yarin did not bring: somebody made ${byHand === 1 ? 'it' : 'them'} by hand or by other means. The plan compares by content and title and doubles nothing.`,
+        ]),
+  ];
+}

@@ -83,7 +83,7 @@ async function refuseWhenNewer(manager: EntityManager, courseId: string, key: st
 type Known = ReadonlyMap<string, { readonly id: string; readonly kind: Kind }>;
 
 /** The things of a course by key, and by the second keys that they took over. */
-export async function keysOf(manager: EntityManager, courseId: string): Promise<Known> {
+async function keysOf(manager: EntityManager, courseId: string): Promise<Known> {
   const rows = await manager.query<{ at: string; id: string; kind: Kind }[]>(
     `SELECT key AS at, key AS id, kind FROM item WHERE course_id = ?
      UNION ALL
@@ -94,7 +94,7 @@ export async function keysOf(manager: EntityManager, courseId: string): Promise<
   return new Map(rows.map(({ at, id, kind }) => [at, { id, kind }]));
 }
 
-export function refuse(problems: readonly Problem[]): void {
+function refuse(problems: readonly Problem[]): void {
   if (problems.length > 0) throw unusable(problems[0]!.message, problems);
 }
 

@@ -8,6 +8,7 @@ import { useAnnouncer } from '../../shared/announcer.js';
 import { useCourseStore } from '../courseStore.js';
 import AttributeField from './AttributeField.vue';
 import LinkFieldSelect from './LinkFieldSelect.vue';
+import ListedDetails from './ListedDetails.vue';
 import MomentsField from './MomentsField.vue';
 import RichText from './RichText.vue';
 import SyllabusSections from './SyllabusSections.vue';
@@ -113,6 +114,7 @@ onBeforeRouteUpdate(mayLeave);
     </label>
     <RichText v-if="hasText" :key="view.version" v-model="draft.body" label="Text" />
     <SyllabusSections v-if="kind === 'syllabus'" v-model="draft.details" />
+    <ListedDetails v-model="draft.details" :kind="kind" />
     <div class="fields">
       <div class="field">
         <span>state</span>
@@ -141,7 +143,13 @@ onBeforeRouteUpdate(mayLeave);
         :attribute="attribute"
         :problem="places.get(`/changes/details/${attribute.name}`)"
       />
-      <LinkFieldSelect v-for="field in linkFields" :key="field.type" v-model="draft.links[field.type]" :field="field" />
+      <LinkFieldSelect
+        v-for="field in linkFields"
+        :key="field.type"
+        v-model="draft.links[field.type]"
+        v-model:quantities="draft.quantities"
+        :field="field"
+      />
     </div>
     <MomentsField v-model="draft.moments" :kind="kind" :problems="places" />
     <p class="end">

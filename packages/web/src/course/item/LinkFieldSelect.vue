@@ -5,6 +5,7 @@ import { useCourseStore } from '../courseStore.js';
 
 const { field } = defineProps<{ field: LinkField }>();
 const keys = defineModel<string[]>({ default: () => [] });
+const quantities = defineModel<Record<string, number>>('quantities', { required: true });
 
 const course = useCourseStore();
 const things = computed(() => field.to.flatMap((kind) => course.itemsOf(kind)));
@@ -29,6 +30,19 @@ const chosen = computed({
     >
       <ElOption v-for="thing in things" :key="thing.id" :value="thing.id" :label="thing.title" />
     </ElSelect>
+    <span v-if="field.type === 'draws'" class="many">
+      <template v-for="key in keys" :key="key">
+        <ElInputNumber
+          :model-value="quantities[key]"
+          size="small"
+          :min="0"
+          :controls="false"
+          aria-label="how many are drawn"
+          @change="(many: number | undefined) => (quantities = { ...quantities, [key]: many ?? 0 })"
+        />
+        are drawn
+      </template>
+    </span>
   </div>
 </template>
 
@@ -41,5 +55,14 @@ const chosen = computed({
 span {
   font-size: 13px;
   color: var(--quiet);
+}
+.many {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.many :deep(.el-input-number) {
+  width: 70px;
 }
 </style>

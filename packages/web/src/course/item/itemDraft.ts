@@ -13,6 +13,8 @@ export interface ItemDraft {
   details: Record<string, unknown>;
   /** What each link field leads to, by its type. */
   links: Record<string, string[]>;
+  /** How many are drawn, by what they are drawn from. */
+  quantities: Record<string, number>;
 }
 
 const fieldsOf = ({ item }: ItemView): readonly LinkField[] => LINK_FIELDS[item.kind] ?? [];
@@ -28,6 +30,9 @@ export function draftOf(view: ItemView): ItemDraft {
     details: structuredClone(item.details ?? {}),
     links: Object.fromEntries(
       fieldsOf(view).map(({ type }) => [type, item.links.filter((link) => link.type === type).map(({ to }) => to)]),
+    ),
+    quantities: Object.fromEntries(
+      item.links.flatMap(({ to, quantity }) => (quantity === undefined ? [] : [[to, quantity]])),
     ),
   };
 }
@@ -48,7 +53,8 @@ export function changesOf(view: ItemView, draft: ItemDraft): ItemChanges {
   if (!isSame(dated.map(defined), before.moments.map(defined))) changes.moments = dated.map(defined) as never;
   const details = changedDetails(view, draft, before);
   if (Object.keys(details).length > 0) changes.details = details;
-  if (!isSame(draft.links, before.links)) changes.links = linksAfter(view, draft);
+  if (!isSame([draft.links, draft.quantities], [before.links, before.quantities]))
+    changes.links = linksAfter(view, draft);
   return changes;
 }
 
@@ -73,7 +79,7 @@ function linksAfter(view: ItemView, draft: ItemDraft): NonNullable<ItemChanges['
     (draft.links[type] ?? []).map((to) => links.find((link) => link.type === type && link.to === to) ?? { type, to }),
   );
   return [...kept, ...chosen].map(({ type, to, ...rest }) => {
-    const { quantity, course } = rest as { quantity?: number; course?: string };
-    return defined({ type, to, quantity, course }) as NonNullable<ItemChanges['links']>[number];
+    const { course } = rest as { course?: string };
+    return defined({ type, to, quantity: draft.quantities[to], course }) as NonNullable<ItemChanges['links']>[number];
   });
 }

@@ -63,6 +63,7 @@ function followed(event: MouseEvent): void {
     <article class="sheet" aria-live="polite" @click="followed">
       <ItemSheet v-if="course.opened" :key="course.opened.item.id" @open="open" />
       <p v-else-if="course.itemFailure" role="alert">{{ course.itemFailure }}</p>
+      <p v-else-if="chosen !== ''" class="quiet">Turning to it …</p>
       <WhatStandsOut v-else @open="open" />
     </article>
   </div>

@@ -26,6 +26,14 @@ const learners = computed(() =>
       </ul>
       <p v-else class="quiet">Nothing. Choose a thing at the left to turn to it.</p>
     </section>
+    <section v-if="view.notices.length > 0">
+      <h2>From the registrar</h2>
+      <ul>
+        <li v-for="notice in view.notices" :key="notice.sentence">
+          {{ notice.sentence }} <span class="quiet small">{{ whenWords(notice.at) }}</span>
+        </li>
+      </ul>
+    </section>
     <section v-if="view.removed.length > 0">
       <h2>Removed lately</h2>
       <ul>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { count } from '../../shared/words.js';
+import { count, standingWords } from '../../shared/words.js';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
 import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../planWords.js';
@@ -9,6 +9,11 @@ defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
 
 const lines = computed(() => fateLines(plan.view!.source, plan.preview!));
+/** What has to be known first: what stands in the shell already, and what the registrar changed. */
+const remarks = computed(() => [
+  ...standingWords(plan.view!.standing),
+  ...plan.view!.notices.map(({ sentence }) => sentence),
+]);
 const LANDING = { 'as it was': 'as it was', draft: 'as drafts', hidden: 'hidden' } as const;
 const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it was']);
 </script>
@@ -16,6 +21,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
 <template>
   <section aria-label="What will happen">
     <h2>What will happen</h2>
+    <p v-for="remark in remarks" :key="remark" class="remark">{{ remark }}</p>
     <p class="lead">
       <RouterLink class="place-link" :to="{ params: { knot: 'what' } }"
         >{{ plan.totals.come }} of {{ plan.totals.of }} things</RouterLink
@@ -42,6 +48,14 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
 </template>
 
 <style scoped>
+.remark {
+  margin-bottom: 6px;
+  padding: 2px 8px;
+  border-left: 3px solid var(--weld);
+  background: var(--weld-paper);
+  color: var(--weld-ink);
+}
+
 .lead {
   padding-bottom: 10px;
   font-size: 16.5px;
