@@ -101,7 +101,7 @@ function peek(id: string): void {
       <label class="choice"><input v-model="usable" type="checkbox" /> I may bring from it</label>
       <label class="choice"><input v-model="holds" type="checkbox" /> holds something</label>
     </header>
-    <div class="pages">
+    <div class="facing-pages">
       <section class="left" aria-label="Courses found">
         <p class="total">
           <template v-if="failure"
@@ -157,15 +157,6 @@ header {
   width: 140px;
 }
 
-.pages {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 48px;
-  padding: 0 var(--margin);
-}
-
 .left {
   display: flex;
   flex-direction: column;
@@ -192,12 +183,6 @@ b {
 @media (max-width: 800px) {
   .words {
     width: 100%;
-  }
-
-  .pages {
-    grid-template-columns: 1fr;
-    grid-template-rows: 1fr 1fr;
-    gap: 8px;
   }
 }
 </style>

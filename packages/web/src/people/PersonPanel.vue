@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PersonView } from '@yarin/core';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { fetchPeople } from '../shared/api/people.js';
 import { useSessionStore } from './sessionStore.js';
 
@@ -10,6 +10,15 @@ const session = useSessionStore();
 const me = computed(() => session.actor ?? session.person!);
 const others = ref<PersonView[]>([]);
 const isAdministrator = computed(() => me.value.role === 'administrator');
+
+/** A press anywhere else closes it. */
+const panel = ref<HTMLElement>();
+function pressed(event: PointerEvent): void {
+  const { target } = event;
+  if (target instanceof Node && panel.value?.parentElement?.contains(target) !== true) emit('close');
+}
+onMounted(() => window.addEventListener('pointerdown', pressed));
+onBeforeUnmount(() => window.removeEventListener('pointerdown', pressed));
 
 onMounted(() => {
   if (!isAdministrator.value) return;
@@ -21,7 +30,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <div class="panel" @keydown.esc.stop="emit('close')">
+  <div ref="panel" class="panel" @keydown.esc.stop="emit('close')">
     <b>{{ me.name }}</b>
     <span class="quiet">{{ me.role }}{{ me.department ? `, ${me.department}` : '' }}</span>
     <RouterLink class="plain-link" :to="{ name: 'access' }" @click="emit('close')">Asked</RouterLink>

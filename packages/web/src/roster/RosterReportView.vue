@@ -27,7 +27,7 @@ const placeWords = (where: string): string => where.replace(/^\/(.+)\/(\d+)$/, '
     <ul class="counts">
       <li v-for="each in counts" :key="each">{{ each }}</li>
     </ul>
-    <h3>{{ count(report.notices.length, 'course was touched', 'things touch a course') }}</h3>
+    <h3>{{ report.notices.length === 0 ? 'Nothing touches a course' : 'What touches a course' }}</h3>
     <ul class="lines">
       <li v-for="(notice, index) in report.notices" :key="index">
         {{ notice.sentence }}

@@ -33,7 +33,8 @@ const weekdays = computed(() =>
 const MOST_A_DAY = 4;
 
 const scroller = ref<HTMLElement | null>(null);
-const { inSight, height, reveal } = useRowWindow(scroller, () => dates.value.length);
+const ROW = 28;
+const { inSight, height, scrollTo } = useRowWindow(scroller, () => dates.value.length, ROW);
 
 const open = (key: string): void => void router.push({ params: { part: '' }, query: { item: key } });
 
@@ -42,7 +43,7 @@ function turn(by: 1 | -1): void {
   shown.value = Math.max(0, Math.min(months.value.length - 1, shown.value + by));
   const start = `${month.value.year}-${String(month.value.month).padStart(2, '0')}`;
   const first = dates.value.findIndex(({ at }) => at >= start);
-  if (first >= 0) reveal(first);
+  if (first >= 0) scrollTo(first * ROW);
 }
 </script>
 

@@ -44,7 +44,7 @@ async function add(event: Event): Promise<void> {
         />
       </template>
     </p>
-    <table v-if="rows.length > 0">
+    <table class="facts" v-if="rows.length > 0">
       <thead>
         <tr>
           <th scope="col">file</th>
@@ -87,18 +87,6 @@ async function add(event: Event): Promise<void> {
 .sum {
   margin-bottom: 10px;
   font-size: 16px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-  text-align: left;
 }
 
 td,

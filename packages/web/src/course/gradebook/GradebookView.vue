@@ -45,7 +45,7 @@ async function add(kind: 'gradeCategory' | 'lineItem', title: string): Promise<v
         <button class="plain-link" @click="add('lineItem', 'New line')">add a line</button>
       </span>
     </p>
-    <table>
+    <table class="facts">
       <thead>
         <tr>
           <th scope="col">line</th>
@@ -148,23 +148,15 @@ b {
   font-size: 14.5px;
 }
 
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-  text-align: left;
-}
-
 td,
 th {
   height: 28px;
   padding: 0 14px 0 0;
   border-bottom: 1px solid var(--rule-faint);
+}
+
+.category th {
+  text-align: left;
 }
 
 .category th,

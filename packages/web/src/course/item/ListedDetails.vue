@@ -50,18 +50,6 @@ const add = (): void => write([...rows.value, {}]);
 </template>
 
 <style scoped>
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  padding: 0;
-  font-size: 13px;
-  color: var(--quiet);
-}
-
 .row {
   display: grid;
   gap: 8px;

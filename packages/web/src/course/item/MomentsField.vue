@@ -78,18 +78,6 @@ const drop = (index: number): void => void (moments.value = moments.value.filter
 </template>
 
 <style scoped>
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  padding: 0;
-  font-size: 13px;
-  color: var(--quiet);
-}
-
 .moment {
   display: grid;
   grid-template-columns: 56px 220px minmax(90px, 150px) auto;

@@ -48,7 +48,7 @@ function followed(event: MouseEvent): void {
 </script>
 
 <template>
-  <div class="pages">
+  <div class="facing-pages">
     <div class="left">
       <CourseOutline
         :rows="rows"
@@ -70,15 +70,6 @@ function followed(event: MouseEvent): void {
 </template>
 
 <style scoped>
-.pages {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 48px;
-  padding: 0 var(--margin);
-}
-
 .left {
   display: flex;
   flex-direction: column;
@@ -92,13 +83,5 @@ function followed(event: MouseEvent): void {
 .sheet {
   overflow: auto;
   padding: 14px 2px 40px;
-}
-
-@media (max-width: 800px) {
-  .pages {
-    grid-template-columns: 1fr;
-    grid-template-rows: 1fr 1fr;
-    gap: 8px;
-  }
 }
 </style>

@@ -15,7 +15,7 @@ const words = (date: string): string => dayWordsWithYear(parseDay(date));
 <template>
   <section aria-label="Start and end">
     <h2>Start and end</h2>
-    <p v-for="{ name, words: role, term } in DAYS" :key="name" class="line">
+    <p v-for="{ name, words: role, term } in DAYS" :key="name" class="setting">
       <span class="role">{{ role }}</span>
       <ElDatePicker
         v-if="course.mayChange"
@@ -42,13 +42,6 @@ const words = (date: string): string => dayWordsWithYear(parseDay(date));
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 3px 0;
-}
-
 .role {
   width: 42px;
   color: var(--quiet);

@@ -64,7 +64,7 @@ function nameArea(area: string, name: string): void {
   <template v-if="settings">
     <section aria-label="Home page and menu">
       <h2>Home page and menu</h2>
-      <p class="line">
+      <p class="setting">
         <span class="role">home page</span>
         <ElSelect
           v-if="course.mayChange"
@@ -121,7 +121,7 @@ function nameArea(area: string, name: string): void {
     </section>
     <section aria-label="Picture and names">
       <h2>Picture and names of areas</h2>
-      <p class="line">
+      <p class="setting">
         <span class="role">picture</span>
         <ElSelect
           v-if="course.mayChange"
@@ -137,7 +137,7 @@ function nameArea(area: string, name: string): void {
         <span v-else>{{ shown.picture ? titleOf(shown.picture) : 'none' }}</span>
         <img v-if="shown.picture" :src="fileAddress(courseId, shown.picture)" alt="" />
       </p>
-      <p v-for="area in AREA_NAMES" :key="area" class="line">
+      <p v-for="area in AREA_NAMES" :key="area" class="setting">
         <span class="role">{{ area }}</span>
         <ElInput
           v-if="course.mayChange"
@@ -164,15 +164,8 @@ function nameArea(area: string, name: string): void {
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 3px 0;
-}
-
-.line :deep(.el-select),
-.line :deep(.el-input) {
+.setting :deep(.el-select),
+.setting :deep(.el-input) {
   max-width: 260px;
 }
 
