@@ -67,3 +67,17 @@ test('a shell without predecessor is filled from any course that may be used', a
   await page.getByRole('button', { name: 'Plan from Fall 2026' }).click();
   await expect(page.getByRole('button', { name: /^Bring \d+ things/ })).toBeVisible();
 });
+
+test('where nobody’s run may be used yet, the page says whom to ask, and asks', async ({ page, app }) => {
+  await page.goto(app.address);
+  await page.getByRole('button', { name: 'Ana Brandt' }).click();
+  const shell = page.getByRole('region', { name: 'Hand Weaving' });
+  await shell.getByRole('link', { name: 'find any course that you may use' }).click();
+  const from = page.getByRole('region', { name: 'From' });
+  await expect(from).toContainText('This course ran before, but not with you.');
+  const earlier = from.getByRole('listitem').filter({ hasText: 'Spring 2026' });
+  await expect(earlier).toContainText('belongs to Marta Valli');
+  await earlier.getByRole('button', { name: 'Ask to use it as a source' }).click();
+  await earlier.getByRole('button', { name: 'Ask', exact: true }).click();
+  await expect(earlier.getByRole('status')).toContainText('Asked.');
+});

@@ -325,6 +325,23 @@ describe('files of a course', () => {
     await send(Buffer.from('just words'), 'film.mp4').expect(422);
     expect(await count()).toBe(before);
   });
+  it('nobody writes by hand what a file holds, and a hash that is none leads nowhere', async () => {
+    const { body } = await send(Buffer.from('x'), 'x.txt').expect(201);
+    const path = `/api/courses/${DEV}/items/${body.key}`;
+    const { version } = (await ines.get(path)).body;
+    for (const details of [{ hash: 'sha256:../session-secret' }, { mediaType: 'text/html' }, { bytes: 1 }])
+      await ines.put(path).send({ version, changes: { details } }).expect(422);
+    await server.writer.run('addCourse', {
+      termId: 'term-s27',
+      staff: [{ personId: 'p-marant', role: 'instructor' }],
+      course: {
+        course: { id: 'odd', code: 'ODD', number: '1', section: '01', title: 'Odd', term: 'Spring 2027' },
+        calendar: { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' },
+        items: [{ id: 'f', kind: 'file', title: 'f', details: { hash: 'sha256:../yarin.sqlite' } }],
+      },
+    });
+    await ines.get('/api/courses/odd/files/odd.f').expect(404);
+  });
   it('a text needs no proof of what it is; a name that is too long is told', async () => {
     await send(Buffer.from('a,b\n1,2\n'), 'table.csv').expect(201);
     await send(Buffer.from('x'), `${'x'.repeat(300)}.txt`).expect(422);

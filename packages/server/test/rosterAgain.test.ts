@@ -106,6 +106,16 @@ describe('loading the roster again', () => {
     expect([body.sections, body.notices]).toEqual([{ added: 0, changed: 0, cancelled: 0 }, []]);
     expect(await counts()).toEqual(before);
   });
+  it('a term that moved makes its plans compute anew', async () => {
+    const version = async (): Promise<number> =>
+      (await rhee.get('/api/courses/eco214-s27-02').expect(200)).body.summary.version;
+    const before = await version();
+    const { body } = await load(change(files, 'academicSessions', '2027-05-07', '2027-05-14')).expect(200);
+    expect(body.terms).toEqual({ added: 0, changed: 1 });
+    expect(await version()).toBe(before + 1);
+    expect((await rhee.get('/api/courses/eco214-s27-02')).body.calendar.lastDay).toBe('2027-05-14');
+    await load(files).expect(200);
+  });
   it('keeps the good rows and tells the bad ones by line', async () => {
     const bad = change(
       files,
@@ -183,6 +193,15 @@ describe('making a pair', () => {
       .query({ as: 'shell' })
       .expect(200);
     expect(body.byHand).toBe(row.things);
+  });
+  it('earlier runs that the person may not use are named with whom to ask', async () => {
+    const ana = await server.as('p-brandt');
+    const { body } = await ana.get('/api/courses/tex130-s27-01/pair').query({ as: 'shell' }).expect(200);
+    expect([body.verdict, body.candidates]).toEqual(['none', []]);
+    expect(body.askable.map(({ course, why }: { course: { id: string }; why: string }) => [course.id, why])).toEqual([
+      ['tex130-s26-01', 'TEX 130-01 (Spring 2026) belongs to Marta Valli. Ask them to open it for reuse.'],
+      ['tex130-f25-01', 'TEX 130-01 (Fall 2025) belongs to Marta Valli. Ask them to open it for reuse.'],
+    ]);
   });
   it('a side that is none is refused', async () => {
     await (await server.as('p-marant')).get('/api/courses/eco214-s26-01/pair').query({ as: 'left' }).expect(422);

@@ -67,6 +67,7 @@ describe('reasons in words, with their facts', () => {
     expect(verdictWords('several', 2)).toContain('Two could be it');
     expect(verdictWords('several', 4)).toContain('4 could be it');
     expect(verdictWords('none', 0)).toContain('No earlier course has this code');
+    expect(verdictWords('none', 0, 2)).toContain('Ask whoever taught it');
   });
 });
 

@@ -296,6 +296,8 @@ export interface PairView extends ShellStanding {
   readonly kinds: readonly { readonly kind: Kind; readonly count: number }[];
   readonly verdict: Proposal['verdict'];
   readonly candidates: readonly PairCandidate[];
+  /** Earlier runs of the course that the person may not use, with why; their owners can be asked. */
+  readonly askable: readonly { readonly course: CourseSummary; readonly why: string }[];
   /** Plans into this shell, or from this course, in their order. */
   readonly plans: readonly { readonly id: string; readonly sourceId: string; readonly destinationId: string }[];
 }

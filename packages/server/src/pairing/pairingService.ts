@@ -86,10 +86,10 @@ export async function viewPair(
     where: side === 'shell' ? { destinationId: course.id } : { sourceId: course.id },
     order: { place: 'ASC', changedAt: 'ASC' },
   });
-  const { verdict, candidates } =
+  const { verdict, candidates, askable } =
     side === 'shell'
       ? await sourcesFor(manager, asker, course, today)
-      : { verdict: 'several' as const, candidates: await shellsFor(manager, asker, course, today) };
+      : { verdict: 'several' as const, candidates: await shellsFor(manager, asker, course, today), askable: [] };
   return {
     course,
     rights: rightsOf(asker, course, today),
@@ -97,6 +97,7 @@ export async function viewPair(
     ...(await standingOf(manager, course.id)),
     verdict,
     candidates,
+    askable,
     plans: plans.map(({ id, sourceId, destinationId }) => ({ id, sourceId, destinationId })),
   };
 }
@@ -109,13 +110,16 @@ async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSum
       .filter(({ code, number }) => code === shell.code && number === shell.number)
       .map(({ was }) => was),
   ];
-  const sources = await summariesWhere(
-    manager,
-    asker.id,
-    allOf(isAllowed('use', asker), {
-      sql: codes.map(() => '(course.code = ? AND course.number = ?)').join(' OR '),
-      values: codes.flatMap(({ code, number }) => [code, number]),
-    }),
+  const ofCode = await summariesWhere(manager, asker.id, {
+    sql: codes.map(() => '(course.code = ? AND course.number = ?)').join(' OR '),
+    values: codes.flatMap(({ code, number }) => [code, number]),
+  });
+  const judged = ofCode.map((course) => ({ course, use: mayDo('use', asker, course, today) }));
+  const sources = judged.filter(({ use }) => use.may).map(({ course }) => course);
+  const askable = judged.flatMap(({ course, use }) =>
+    use.may || course.things === course.stockThings || course.firstDay >= shell.firstDay
+      ? []
+      : [{ course, why: use.why }],
   );
   const { verdict, candidates } = predecessorsOf(shell, sources, ground);
   return {
@@ -125,6 +129,7 @@ async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSum
       usedInto: usedInto(ground, each.course.id, shell),
       use: mayDo('use', asker, each.course, today),
     })),
+    askable,
   };
 }
 

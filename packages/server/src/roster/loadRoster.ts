@@ -80,6 +80,11 @@ async function loadTerms(context: WriteContext, { terms }: Roster): Promise<Coun
       calendar: calendarOf(id, name, firstDay, lastDay),
     })),
   );
+  // Plans are computed anew when a term moved under them.
+  await context.manager.query(
+    'UPDATE course SET version = version + 1 WHERE term_id IN (SELECT value FROM json_each(?))',
+    [JSON.stringify(changed.map(({ id }) => id))],
+  );
   return { added: fresh.length, changed: changed.length };
 }
 

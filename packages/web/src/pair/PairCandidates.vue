@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CourseSummary, PairCandidate, PairView } from '@yarin/core';
 import { computed } from 'vue';
+import AskToBeLetIn from '../access/AskToBeLetIn.vue';
 import { courseLine, courseName, termLabel } from '../find/courseLine.js';
 import { count } from '../shared/words.js';
 import { reasonsOf, verdictWords } from './reasons.js';
@@ -30,7 +31,7 @@ const firstOther = computed(() =>
     : undefined,
 );
 const words = computed(() => {
-  if (side === 'into') return verdictWords(view.verdict, view.candidates.length);
+  if (side === 'into') return verdictWords(view.verdict, view.candidates.length, view.askable.length);
   if (view.candidates.length === 0)
     return 'No shell of a running or coming term is yours to fill. Find one, or make one by hand at the Desk.';
   return `${count(view.candidates.length, 'shell')} could take it; choose one or several:`;
@@ -68,6 +69,14 @@ const words = computed(() => {
           >its plan is begun</RouterLink
         >
       </p>
+    </li>
+    <li v-for="{ course, why } in view.askable" :key="course.id">
+      <p>
+        <b>{{ termLabel(course) }}</b> {{ courseName(course) }}
+      </p>
+      <p class="quiet small">{{ courseLine(course) }}</p>
+      <p class="small">{{ why }}</p>
+      <AskToBeLetIn :course-id="course.id" wants="use" class="small" />
     </li>
   </ul>
 </template>

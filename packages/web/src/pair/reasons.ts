@@ -65,7 +65,9 @@ export const reasonsOf = (
 });
 
 /** “One is sure”, “two could be it”, “none”. */
-export function verdictWords(verdict: 'one' | 'several' | 'none', candidates: number): string {
+export function verdictWords(verdict: 'one' | 'several' | 'none', candidates: number, askable = 0): string {
+  if (verdict === 'none' && askable > 0)
+    return 'This course ran before, but not with you. Ask whoever taught it, or find any other course that you may use.';
   if (verdict === 'none') return 'No earlier course has this code. Find any other one that you may use.';
   if (verdict === 'one') return 'This one is it, as far as can be seen:';
   return `${candidates === 2 ? 'Two' : candidates} could be it; the likeliest stands first:`;

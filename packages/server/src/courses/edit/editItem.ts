@@ -125,8 +125,26 @@ function problemsOf(
           },
         ],
   );
-  return [...dates, ...orderProblems(moments), ...targets, ...checkDetails(item.kind, details, '/changes/details')];
+  return [
+    ...dates,
+    ...orderProblems(moments),
+    ...targets,
+    ...bytesProblems(item, details),
+    ...checkDetails(item.kind, details, '/changes/details'),
+  ];
 }
+
+/** What a file is, its bytes say; nobody writes it by hand. */
+const bytesProblems = ({ kind }: SnapshotItem, details: Readonly<Record<string, unknown>>): Problem[] =>
+  kind !== 'file'
+    ? []
+    : ['hash', 'bytes', 'mediaType']
+        .filter((name) => details[name] !== undefined)
+        .map((name) => ({
+          code: 'notAllowed',
+          message: 'What a file holds is not written by hand; add the file again.',
+          where: `/changes/details/${name}`,
+        }));
 
 /** Something can't end before it starts, nor close before it opens, for the same people. */
 function orderProblems(moments: NonNullable<ItemChanges['moments']>): Problem[] {

@@ -17,7 +17,12 @@ export interface KeptFile {
 }
 
 const folderOf = (dataFolder: string): string => join(dataFolder, 'files');
-const pathOf = (dataFolder: string, hash: string): string => join(folderOf(dataFolder), hash.replace('sha256:', ''));
+
+/** Where a file lies. A hash that is none leads nowhere, whatever it says. */
+function pathOf(dataFolder: string, hash: string): string {
+  const [, digest] = /^sha256:([0-9a-f]{64})$/.exec(hash) ?? [];
+  return join(folderOf(dataFolder), digest ?? 'none');
+}
 
 function through(hash: Hash): Transform {
   return new Transform({

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ItemView, LinkType } from '@yarin/core';
 import DOMPurify from 'dompurify';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 
 import { fileAddress as addressOf } from '../../shared/api/courses.js';
 
@@ -36,6 +36,8 @@ const questions = computed(() =>
   Array.isArray(details.value.questions) ? (details.value.questions as { stem: string }[]) : [],
 );
 const MOST_QUESTIONS = 10;
+const showsAll = ref(false);
+const shownQuestions = computed(() => (showsAll.value ? questions.value : questions.value.slice(0, MOST_QUESTIONS)));
 const facts = computed(() => {
   const { attempts, minutesAllowed, weight, place, url, bytes, mediaType, condition } = details.value;
   return [
@@ -64,9 +66,11 @@ const fileAddress = computed(() => addressOf(courseId, view.item.id));
       <div v-html="DOMPurify.sanitize(section.body)"></div>
     </section>
     <ol v-if="questions.length > 0">
-      <li v-for="(question, index) in questions.slice(0, MOST_QUESTIONS)" :key="index">{{ question.stem }}</li>
-      <li v-if="questions.length > MOST_QUESTIONS" class="quiet">and {{ questions.length - MOST_QUESTIONS }} more</li>
+      <li v-for="(question, index) in shownQuestions" :key="index">{{ question.stem }}</li>
     </ol>
+    <p v-if="shownQuestions.length < questions.length">
+      <button class="plain-link" @click="showsAll = true">all {{ questions.length }} questions</button>
+    </p>
     <img v-if="isImage" :src="fileAddress" :alt="view.item.title" />
     <p v-else-if="view.item.kind === 'file'"><a :href="fileAddress">Fetch the file</a></p>
     <dl v-if="view.item.links.length > 0 || view.usedBy.length > 0" class="small">
