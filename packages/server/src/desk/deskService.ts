@@ -40,7 +40,7 @@ export async function readDesk(
   const term = await comingTerm(manager, today);
   const courses = await readableCourses(manager, person);
   const sources = courses.filter((course) => mayDo('use', person, course, today).may);
-  const runs = await manager.find(RunRow, { order: { at: 'DESC' } });
+  const runs = await manager.find(RunRow, { order: { number: 'DESC' } });
   const standing = runs.filter(({ undoneAt }) => undoneAt === null);
   const ground = await proposeGround(manager);
   const plans = await manager.find(PlanRow);

@@ -196,6 +196,6 @@ const broughtInto = (manager: EntityManager, courseId: string): Promise<BroughtB
             run.counts->>'things' AS things,
             coalesce((SELECT code || ' ' || number || '-' || section || ', ' || term.name FROM course JOIN term ON term.id = course.term_id
                        WHERE course.id = run.source_id), 'a course that was removed') AS "from"
-       FROM run WHERE run.destination_id = ? AND run.undone_at IS NULL ORDER BY run.at DESC`,
+       FROM run WHERE run.destination_id = ? AND run.undone_at IS NULL ORDER BY run.number DESC`,
     [courseId],
   );

@@ -57,7 +57,7 @@ function lightSnapshot(snapshot: Snapshot): Snapshot {
 
 /** Runs of a pair, the latest first. */
 async function runsOf(manager: EntityManager, plan: PlanRow): Promise<RunView[]> {
-  const runs = await manager.find(RunRow, { where: { planId: plan.id }, order: { at: 'DESC' } });
+  const runs = await manager.find(RunRow, { where: { planId: plan.id }, order: { number: 'DESC' } });
   return Promise.all(
     runs.map(async ({ id, at, counts, personId, forPersonId, undoneAt, undoneBy }) => ({
       id,

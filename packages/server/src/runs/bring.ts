@@ -5,6 +5,7 @@ import {
   type BringOutcome,
   type Finding,
   type LearnerSort,
+  type LineageEntry,
   previewPlan,
   type Policy,
   type Preview,
@@ -61,7 +62,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   const preview = orRefuse(previewPlan(input));
   progress(0.4);
   if (preview.toWrite === 0) {
-    const [last] = await manager.find(RunRow, { where: { planId }, order: { at: 'DESC' }, take: 1 });
+    const [last] = await manager.find(RunRow, { where: { planId }, order: { number: 'DESC' }, take: 1 });
     return { outcome: 'nothingToBring', runId: last?.id ?? null };
   }
   const { sourceId, destinationId } = plan;
@@ -83,7 +84,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   await insertMoments(manager, destinationId, items);
   await insertLinks(manager, destinationId, items);
   progress(0.8);
-  const operations = operationsOf(preview, landed, before);
+  const operations = operationsOf(preview, landed, before, ground.lineage);
   await noteLineage(manager, { runId, sourceId, destinationId }, operations);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [destinationId]);
   const learnersAfter = await learnerCounts(manager, destinationId);
@@ -92,8 +93,8 @@ export const bring: Command<BringInput, BringOutcome> = async (
   ) as Record<LearnerSort, number>;
   if (Object.values(learners).some((count) => count !== 0)) throw new Error('A run touched learner data.');
   await manager.query(
-    `INSERT INTO run (id, plan_id, source_id, destination_id, person_id, for_person_id, at, policy, counts, operations)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO run (id, plan_id, source_id, destination_id, person_id, for_person_id, at, policy, counts, operations, number)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, (SELECT coalesce(max(number), 0) + 1 FROM run))`,
     [
       runId,
       planId,
@@ -211,11 +212,19 @@ function operationsOf(
   preview: Preview,
   landed: readonly Landed[],
   before: ReadonlyMap<string, StoredItem>,
+  lineage: readonly LineageEntry[],
 ): RunOperation[] {
+  const known = new Map(lineage.map(({ item, sourceHash, landedHash }) => [item, { sourceHash, landedHash }]));
   const written = landed.map(({ item, source, isNew }): RunOperation =>
     isNew
       ? { op: 'added', key: item.id, from: source.id, place: item.isPlace }
-      : { op: 'changed', key: item.id, from: source.id, before: before.get(item.id)! },
+      : {
+          op: 'changed',
+          key: item.id,
+          from: source.id,
+          before: before.get(item.id)!,
+          lineageBefore: known.get(item.id) ?? null,
+        },
   );
   const noted = preview.lines.flatMap(({ verb, item, to }): RunOperation[] =>
     verb === 'same' ? [{ op: 'noted', key: to!, from: item! }] : [],
@@ -223,7 +232,10 @@ function operationsOf(
   return [...written, ...noted];
 }
 
-/** Notes for everything that was written or found to be the same where it came from, and what both say now. */
+/**
+ * Notes for everything that was written or found to be the same where it came from, and what both say now. What an
+ * earlier run brought stays that run's; only what both say is noted anew.
+ */
 async function noteLineage(
   manager: EntityManager,
   run: { readonly runId: string; readonly sourceId: string; readonly destinationId: string },
@@ -236,7 +248,8 @@ async function noteLineage(
        FROM json_each(?) AS pair
             CROSS JOIN item AS old ON old.course_id = ? AND old.key = pair.value->>'from'
             CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'
-      WHERE true ON CONFLICT (course_id, source_course_id, source_key) DO NOTHING`,
+      WHERE true ON CONFLICT (course_id, source_course_id, source_key)
+         DO UPDATE SET source_hash = excluded.source_hash, landed_hash = excluded.landed_hash`,
     [run.destinationId, run.sourceId, run.runId, JSON.stringify(pairs), run.sourceId, run.destinationId],
   );
   await manager.query(

@@ -8,5 +8,12 @@ export interface StoredItem {
 /** One thing that a run did. Its inverse takes it back. */
 export type RunOperation =
   | { readonly op: 'added'; readonly key: string; readonly from: string; readonly place: boolean }
-  | { readonly op: 'changed'; readonly key: string; readonly from: string; readonly before: StoredItem }
+  | {
+      readonly op: 'changed';
+      readonly key: string;
+      readonly from: string;
+      readonly before: StoredItem;
+      /** What source and shell said when an earlier run brought it; `null` when none had. */
+      readonly lineageBefore: { readonly sourceHash: string; readonly landedHash: string } | null;
+    }
   | { readonly op: 'noted'; readonly key: string; readonly from: string };

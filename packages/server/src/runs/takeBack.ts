@@ -1,3 +1,4 @@
+import type { EntityManager } from 'typeorm';
 import { RunRow } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
@@ -26,10 +27,13 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   const addedKeys = run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : []));
   const added = JSON.stringify(addedKeys);
 
+  const touched = JSON.stringify(run.operations.flatMap(({ op, key }) => (op === 'noted' ? [] : [key])));
+  await refuseUnderLaterRun(manager, run, touched);
   const edited = await manager.query<TitleRow[]>(
     `SELECT item.title FROM item JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
-      WHERE lineage.run_id = ? AND item.course_id = ? AND item.content_hash <> lineage.landed_hash`,
-    [runId, course],
+      WHERE item.course_id = ? AND lineage.source_course_id = ? AND item.key IN (SELECT value FROM json_each(?))
+        AND item.content_hash <> lineage.landed_hash`,
+    [course, run.sourceId, touched],
   );
   const within = await manager.query<TitleRow[]>(
     `SELECT title FROM item WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?))
@@ -59,9 +63,29 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
     await putBack(manager, 'item', [item]);
     await putBack(manager, 'moment', moments);
     await putBack(manager, 'item_link', links);
+    if (each.lineageBefore !== null)
+      await manager.query(
+        'UPDATE lineage SET source_hash = ?, landed_hash = ? WHERE course_id = ? AND source_course_id = ? AND item_key = ?',
+        [each.lineageBefore.sourceHash, each.lineageBefore.landedHash, course, run.sourceId, each.key],
+      );
   }
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [course]);
   await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });
   await noteDeed(manager, doer, { courseId: course, at, what: `took back ${run.counts.things} things` });
   return { things: run.counts.things };
 };
+
+/** What a later run brought up to date is taken back first: the inverse of a run holds for what it left. */
+async function refuseUnderLaterRun(manager: EntityManager, run: RunRow, touched: string): Promise<void> {
+  const later = await manager.query<{ at: string; things: number }[]>(
+    `SELECT run.at, count(*) AS things FROM run CROSS JOIN json_each(run.operations) AS operation
+      WHERE run.destination_id = ? AND run.number > ? AND run.undone_at IS NULL AND operation.value->>'op' = 'changed'
+        AND operation.value->>'key' IN (SELECT value FROM json_each(?)) GROUP BY run.id ORDER BY run.number DESC`,
+    [run.destinationId, run.number, touched],
+  );
+  const [last] = later;
+  if (last === undefined) return;
+  throw conflict(
+    `A later run (${last.at.replace('T', ' ')}) brought ${last.things} of these things up to date. Take that one back first.`,
+  );
+}

@@ -64,6 +64,10 @@ export class RunRow {
   @Column({ type: 'simple-json' })
   operations!: RunOperation[];
 
+  /** Runs are numbered as they happen; two of them can fall into one minute. */
+  @Column({ type: 'integer', default: 0 })
+  number!: number;
+
   @Column({ type: 'text', name: 'undone_at', nullable: true })
   undoneAt!: string | null;
 
