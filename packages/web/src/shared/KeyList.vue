@@ -3,7 +3,7 @@ import { ref } from 'vue';
 import { useKeys } from './useKeys.js';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['/', 'find a course'],
+  ['/', 'find a course, or anything in one'],
   ['d', 'the Desk'],
   ['w', 'What comes'],
   ['n', 'When it is due'],
@@ -12,6 +12,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'up and down in a list'],
   ['space', 'bring or leave'],
   ['Enter', 'open'],
+  ['Alt ↑ ↓', 'move a thing among its neighbours'],
+  ['Alt → ←', 'into a unit, and out of it'],
   ['h', 'set a date by hand'],
   ['[ ]', 'previous and next doubt'],
   ['f', 'fine as it is'],

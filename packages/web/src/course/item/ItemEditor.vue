@@ -15,7 +15,7 @@ import SyllabusSections from './SyllabusSections.vue';
 import TheirText from './TheirText.vue';
 import { changesOf, draftOf } from './itemDraft.js';
 
-const emit = defineEmits<{ close: []; saved: [] }>();
+const emit = defineEmits<{ close: []; saved: [takenOut: readonly string[]] }>();
 
 const course = useCourseStore();
 const { announce } = useAnnouncer();
@@ -50,9 +50,9 @@ async function save(): Promise<void> {
   places.value = new Map();
   try {
     const { takenOut } = await saveItem(course.view!.summary.id, view.value.item.id, view.value.version, changes.value);
-    announce(takenOut.length > 0 ? `Saved without ${takenOut.join(', ')}.` : 'Saved.');
+    announce('Saved.');
     view.value = { ...view.value, item: { ...view.value.item, ...draftItem() } };
-    emit('saved');
+    emit('saved', takenOut);
   } catch (error) {
     trouble.value = sentenceOf(error);
     places.value = placesOf(error);

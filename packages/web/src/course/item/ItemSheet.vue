@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, momentWords, ROLE_WORDS } from '@yarin/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { whenWords } from '../../shared/words.js';
+import { listed, whenWords } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 import EarlierTexts from './EarlierTexts.vue';
 import ItemBody from './ItemBody.vue';
@@ -26,8 +26,9 @@ async function remove(): Promise<void> {
   if ((await course.remove(id)) === true) emit('open', undefined);
 }
 
-async function saved(): Promise<void> {
+async function saved(takenOut: readonly string[]): Promise<void> {
   isEditing.value = false;
+  if (takenOut.length > 0) course.trouble = `Saved, but without what could run: ${listed(takenOut)}.`;
   await course.open(item.value.id);
   await course.reload();
 }
