@@ -46,7 +46,9 @@ export {
 export type { Choices, Decisions } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
-export * from './api/views.js';
+export * from './api/courses.js';
+export * from './api/people.js';
+export * from './api/plans.js';
 export { addressesIn } from './words/addresses.js';
 export { findableWords, type FindableCourse, holdsWords, nearlyBegins, wordsIn } from './find/findWords.js';
 export * from './rights/rights.js';

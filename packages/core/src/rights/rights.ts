@@ -1,4 +1,4 @@
-import type { PersonRole, Right } from '../api/views.js';
+import type { PersonRole, Right } from '../api/people.js';
 
 /** What somebody may want to do with a course. */
 export const ACTS = ['read', 'use', 'change', 'run', 'takeBack', 'mark', 'archive', 'share'] as const;

@@ -14,7 +14,7 @@ import type { EntityManager } from 'typeorm';
 import type { Server } from '../context.js';
 import { CourseRow } from '../database/entities/course.js';
 import { TermRow } from '../database/entities/term.js';
-import { noticesOf } from '../desk/notes.js';
+import { noticesOf } from '../roster/notices.js';
 import { deedsOf, DOER_NAME } from '../history/deeds.js';
 import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';

@@ -17,7 +17,8 @@ import { nameOf } from '../people/names.js';
 import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
-import { coursesWithNotes, noticesOf } from './notes.js';
+import { noticesOf } from '../roster/notices.js';
+import { coursesWithNotes } from './notes.js';
 
 /** The first term that has not ended, preferring one that is yet to start. */
 async function comingTerm(manager: EntityManager, today: string): Promise<TermRow | undefined> {

@@ -1,4 +1,4 @@
-import type { CourseSummary, NoteToNextTerm, RosterNotice } from '@yarin/core';
+import type { CourseSummary, NoteToNextTerm } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
 const MOST_NOTES = 8;
@@ -15,16 +15,3 @@ export async function coursesWithNotes(
     [JSON.stringify(courses.map(({ id }) => id))],
   );
 }
-
-const MOST_NOTICES = 12;
-
-/** What the roster changed in these courses, the latest first. */
-export const noticesOf = (
-  manager: EntityManager,
-  courses: readonly Pick<CourseSummary, 'id'>[],
-): Promise<RosterNotice[]> =>
-  manager.query(
-    `SELECT course_id AS courseId, at, sentence FROM roster_notice
-      WHERE course_id IN (SELECT value FROM json_each(?)) ORDER BY id DESC LIMIT ${MOST_NOTICES}`,
-    [JSON.stringify(courses.map(({ id }) => id))],
-  );

@@ -11,7 +11,7 @@ import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
-import { noticesOf } from '../desk/notes.js';
+import { noticesOf } from '../roster/notices.js';
 import { standingOf } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { demand } from '../people/rights.js';

@@ -1,0 +1,73 @@
+import type { Problem } from '../problem.js';
+import type { Wanted } from '../rights/rights.js';
+import type { CourseSummary } from './courses.js';
+
+// What the server answers about people, what they may, and what they asked for.
+
+export type PersonRole = 'instructor' | 'assistant' | 'administrator';
+
+export interface PersonView {
+  readonly id: string;
+  readonly name: string;
+  readonly initials: string;
+  readonly role: PersonRole;
+  /** The department that an administrator is limited to. */
+  readonly department: string | null;
+}
+
+/** Who is signed in, and for whom they act. */
+export interface SessionView {
+  readonly person: PersonView;
+  /** The administrator who acts for this person; `null` when somebody acts for themselves. */
+  readonly actor: PersonView | null;
+}
+
+/** Whether a person may do something, and if not, why, in a sentence they can act on. */
+export type Right = { readonly may: true } | { readonly may: false; readonly why: string };
+
+/** A refusal as RFC 9457 says it, with the places of the single problems beside it. */
+export interface ProblemDetails {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly problems?: readonly Problem[];
+}
+
+export interface AccessAsk {
+  readonly id: string;
+  readonly course: CourseSummary;
+  readonly person: string;
+  readonly wants: Wanted;
+  readonly words: string;
+  readonly askedAt: string;
+  readonly answer: 'granted' | 'refused' | 'withdrawn' | null;
+  readonly answeredBy: string | null;
+  readonly answeredAt: string | null;
+  readonly answerWords: string;
+}
+
+export interface AccessView {
+  readonly mine: readonly AccessAsk[];
+  readonly askedOfMe: readonly AccessAsk[];
+}
+
+/** Something the roster changed that touches a plan or a course. */
+export interface RosterNotice {
+  readonly courseId: string;
+  readonly at: string;
+  readonly sentence: string;
+}
+
+/** What loading a roster did. */
+export interface RosterReport {
+  readonly at: string;
+  readonly by: string;
+  readonly terms: { readonly added: number; readonly changed: number };
+  readonly people: { readonly added: number; readonly changed: number };
+  readonly sections: { readonly added: number; readonly changed: number; readonly cancelled: number };
+  readonly learnersDropped: { readonly people: number; readonly enrolments: number };
+  readonly notices: readonly RosterNotice[];
+  /** Bad rows by file and line; the good ones were kept. */
+  readonly problems: readonly Problem[];
+}

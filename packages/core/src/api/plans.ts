@@ -1,0 +1,151 @@
+import type { Candidate, Proposal } from '../choose/propose.js';
+import type { Finding } from '../choose/finding.js';
+import type { Kind } from '../course/kinds.js';
+import type { Snapshot } from '../course/snapshot.js';
+import type { LineageEntry } from '../plan/match.js';
+import type { PolicySuggestion } from '../retime/suggestPolicy.js';
+import type { Rights } from '../rights/rights.js';
+import type { Decisions } from '../schemas/choices.js';
+import type { CourseSummary, LearnerCounts } from './courses.js';
+import type { AccessAsk, ProblemDetails, Right, RosterNotice } from './people.js';
+
+// What the server answers about the Desk, pairs, plans and runs.
+
+/** A plan in one sentence. */
+export interface PlanSentence {
+  readonly come: number;
+  readonly of: number;
+  readonly dates: number;
+  readonly doubts: number;
+  readonly leftOver: number;
+  readonly toWrite: number;
+}
+
+export interface DeskShell {
+  readonly shell: CourseSummary;
+  readonly verdict: Proposal['verdict'];
+  readonly candidates: readonly (Omit<Candidate, 'course'> & { readonly course: CourseSummary })[];
+  readonly right: Right;
+  readonly plan: { readonly id: string; readonly touched: boolean } | null;
+  readonly sentence: PlanSentence | null;
+  readonly done: { readonly runId: string; readonly at: string; readonly by: string; readonly things: number } | null;
+}
+
+export interface NoteToNextTerm {
+  readonly courseId: string;
+  readonly itemKey: string;
+  readonly title: string;
+  readonly note: string;
+}
+
+export interface LatelyRun {
+  readonly id: string;
+  readonly planId: string;
+  readonly at: string;
+  readonly by: string;
+  readonly things: number;
+  readonly source: CourseSummary | undefined;
+  readonly destination: CourseSummary | undefined;
+  readonly undoneAt: string | null;
+}
+
+export interface DeskView {
+  readonly notices: readonly RosterNotice[];
+  readonly asked: readonly AccessAsk[];
+  readonly now: string;
+  readonly term: { readonly name: string; readonly firstDay: string } | null;
+  readonly shells: readonly DeskShell[];
+  readonly notes: readonly NoteToNextTerm[];
+  readonly lately: readonly LatelyRun[];
+}
+
+export interface RunCounts {
+  readonly things: number;
+  readonly added: number;
+  readonly changed: number;
+  readonly places: number;
+  readonly dates: number;
+  readonly left: number;
+  readonly byKind: Readonly<Partial<Record<Kind, { readonly source: number; readonly brought: number }>>>;
+  /** Learner rows that the run made in the destination: zero each. */
+  readonly learners: LearnerCounts;
+}
+
+export interface RunView {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly counts: RunCounts;
+  readonly undoneAt: string | null;
+  readonly undoneBy: string | null;
+}
+
+/** Everything that the plan page needs to compute every toggle by itself. */
+export interface PlanView {
+  readonly id: string;
+  readonly version: number;
+  readonly decisions: Decisions;
+  readonly source: Snapshot;
+  readonly shell: Snapshot;
+  readonly findings: readonly Finding[];
+  readonly lineage: readonly LineageEntry[];
+  readonly suggestion: PolicySuggestion;
+  readonly right: Right;
+  readonly now: string;
+  readonly thingsPerSecond: number;
+  readonly learnersInSource: LearnerCounts;
+  /** What stands in the shell already, and what the roster changed about it. */
+  readonly standing: ShellStanding;
+  readonly notices: readonly RosterNotice[];
+  readonly runs: readonly RunView[];
+}
+
+export type BringOutcome =
+  | { readonly outcome: 'brought'; readonly runId: string }
+  | { readonly outcome: 'nothingToBring'; readonly runId: string | null };
+
+/** How far a run is, as it is told while it goes. */
+export type JobState =
+  | { readonly is: 'running'; readonly share: number }
+  | { readonly is: 'done'; readonly outcome: BringOutcome }
+  | { readonly is: 'failed'; readonly problem: ProblemDetails };
+
+/** A course that could be the other side of a pair, with what speaks for and against it. */
+export interface PairCandidate {
+  readonly course: CourseSummary;
+  readonly for: Candidate['for'];
+  readonly against: Candidate['against'];
+  /** Shells of this term that were brought from the same course: “ECO 214-03”. */
+  readonly usedInto: readonly string[];
+  readonly use: Right;
+}
+
+/** Something that was brought into a shell before. */
+export interface BroughtBefore {
+  readonly runId: string;
+  readonly planId: string;
+  readonly at: string;
+  readonly by: string;
+  readonly things: number;
+  readonly from: string;
+}
+
+/** What a shell holds beside its stock, and how it came there. */
+export interface ShellStanding {
+  readonly brought: readonly BroughtBefore[];
+  /** Things that a person made or changed here and that no run brought. */
+  readonly byHand: number;
+}
+
+/** One side of a pair that is being made, and what could stand on the other. */
+export interface PairView extends ShellStanding {
+  readonly course: CourseSummary;
+  readonly rights: Rights;
+  readonly kinds: readonly { readonly kind: Kind; readonly count: number }[];
+  readonly verdict: Proposal['verdict'];
+  readonly candidates: readonly PairCandidate[];
+  /** Earlier runs of the course that the person may not use, with why; their owners can be asked. */
+  readonly askable: readonly { readonly course: CourseSummary; readonly why: string }[];
+  /** Plans into this shell, or from this course, in their order. */
+  readonly plans: readonly { readonly id: string; readonly sourceId: string; readonly destinationId: string }[];
+}
