@@ -1,4 +1,9 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { openForReading, openForWriting } from '../src/database/driver.js';
+import { Writer } from '../src/writer/writer.js';
 import { startServer, type TestServer } from './testServer.js';
 
 const calendar = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
@@ -69,6 +74,32 @@ describe('the tables', () => {
       expect(upQueries.map(({ query }) => query)).toEqual([]);
     } finally {
       await server.close();
+    }
+  });
+
+  it('of an older database are brought up to date with its courses in them, which are found then; and down again', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'yarin-older-'));
+    try {
+      const older = await openForWriting(folder);
+      await older.undoLastMigration({ transaction: 'each' });
+      await older.query(
+        `INSERT INTO term (id, name, first_day, last_day, calendar) VALUES ('t', 'Spring 2027', '2027-01-11', '2027-05-07', '{}')`,
+      );
+      await older.query(
+        `INSERT INTO course (id, code, number, section, title, term_id, type, locale, open_to_learners, archived, meetings, version, search_text)
+         VALUES ('c', 'ECO', '214', '02', 'Freshwater Ecology', 't', 'course', 'en-US', 0, 0, '[]', 1, '')`,
+      );
+      await older.destroy();
+      const writer = await Writer.start(folder);
+      const reading = await openForReading(folder);
+      const found = await reading.query(
+        `SELECT id FROM course WHERE find_id IN (SELECT rowid FROM course_find WHERE course_find MATCH '"eco214"* AND "freshw"*')`,
+      );
+      expect(found).toEqual([{ id: 'c' }]);
+      await writer.close();
+      await reading.destroy();
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
     }
   });
 });

@@ -1,5 +1,5 @@
 import { findableWords, parseDay, type FindableCourse } from '@yarin/core';
-import type { EntityManager } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 
 interface IndexedRow extends Omit<FindableCourse, 'people'> {
   readonly row: number;
@@ -48,6 +48,18 @@ export async function indexCourses(manager: EntityManager, courseIds?: readonly 
   await manager.query('INSERT OR IGNORE INTO find_word (word) SELECT value FROM json_each(?)', [
     JSON.stringify([...words]),
   ]);
+}
+
+/** Writes the index of courses that have none yet: those of a database that is older than the index. */
+export async function indexMissing(source: DataSource): Promise<void> {
+  const missing = await source.query<{ id: string }[]>('SELECT id FROM course WHERE find_id IS NULL');
+  if (missing.length === 0) return;
+  await source.transaction((manager) =>
+    indexCourses(
+      manager,
+      missing.map(({ id }) => id),
+    ),
+  );
 }
 
 /** Only words of letters are looked for with one of them wrong. */

@@ -223,7 +223,7 @@ function operationsOf(
           key: item.id,
           from: source.id,
           before: before.get(item.id)!,
-          lineageBefore: known.get(item.id) ?? null,
+          lineageBefore: known.get(item.id),
         },
   );
   const noted = preview.lines.flatMap(({ verb, item, to }): RunOperation[] =>

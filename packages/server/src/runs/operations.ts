@@ -13,7 +13,7 @@ export type RunOperation =
       readonly key: string;
       readonly from: string;
       readonly before: StoredItem;
-      /** What source and shell said when an earlier run brought it; `null` when none had. */
-      readonly lineageBefore: { readonly sourceHash: string; readonly landedHash: string } | null;
+      /** What source and shell said when an earlier run brought it; absent when none had. */
+      readonly lineageBefore?: { readonly sourceHash: string; readonly landedHash: string } | undefined;
     }
   | { readonly op: 'noted'; readonly key: string; readonly from: string };

@@ -63,7 +63,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
     await putBack(manager, 'item', [item]);
     await putBack(manager, 'moment', moments);
     await putBack(manager, 'item_link', links);
-    if (each.lineageBefore !== null)
+    if (each.lineageBefore !== undefined)
       await manager.query(
         'UPDATE lineage SET source_hash = ?, landed_hash = ? WHERE course_id = ? AND source_course_id = ? AND item_key = ?',
         [each.lineageBefore.sourceHash, each.lineageBefore.landedHash, course, run.sourceId, each.key],

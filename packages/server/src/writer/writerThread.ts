@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { openForWriting } from '../database/driver.js';
+import { indexMissing } from '../find/findIndex.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Command } from './command.js';
 import { COMMANDS } from './commands.js';
@@ -29,6 +30,7 @@ async function run({ id, name, input }: CommandMessage): Promise<void> {
   }
 }
 
+await indexMissing(source);
 let last: Promise<void> = Promise.resolve();
 port.on('message', (message: CommandMessage | 'close') => {
   last = last.then(() => (message === 'close' ? source.destroy().then(() => port.close()) : run(message)));

@@ -21,6 +21,7 @@ const UP = [
   `ALTER TABLE "plan" ADD COLUMN "place" integer NOT NULL DEFAULT 1`,
   `ALTER TABLE "run" ADD COLUMN "for_person_id" text`,
   `ALTER TABLE "run" ADD COLUMN "number" integer NOT NULL DEFAULT 0`,
+  `UPDATE "run" SET "number" = rowid`,
   `CREATE TABLE "access_ask" ("id" text PRIMARY KEY NOT NULL, "course_id" text NOT NULL, "person_id" text NOT NULL, "wants" text NOT NULL, "words" text NOT NULL, "asked_at" text NOT NULL, "answer" text, "answered_by" text, "answered_at" text, "answer_words" text NOT NULL)`,
   `CREATE INDEX "access_ask_course" ON "access_ask" ("course_id", "person_id")`,
   `CREATE INDEX "access_ask_person" ON "access_ask" ("person_id")`,
