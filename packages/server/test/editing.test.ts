@@ -61,6 +61,25 @@ describe('editing a course', () => {
     expect(later.earlier.map(({ body: text }) => text.includes('See'))).toEqual([true, false]);
   });
 
+  it('work goes into a category through its line; a line is made when it has none', async () => {
+    const { items } = await course();
+    const [category, other] = items.filter(({ kind }) => kind === 'gradeCategory').map(({ id }) => id);
+    const key = await add('assignment', 'Wax', null);
+    const lineOf = async (): Promise<string | undefined> =>
+      (await item(key)).item.links.find(({ type }) => type === 'gradedIn')?.to;
+    await edit(key, (await item(key)).version, { points: 15, category }).expect(200);
+    const line = (await lineOf())!;
+    expect((await item(line)).item).toMatchObject({ kind: 'lineItem', title: 'Wax', points: 15, state: 'open' });
+    expect((await item(line)).item.links).toMatchObject([{ type: 'gradedIn', to: category }]);
+    await edit(key, (await item(key)).version, { category: other }).expect(200);
+    expect(await lineOf()).toBe(line);
+    expect((await item(line)).item.links).toMatchObject([{ type: 'gradedIn', to: other }]);
+    await edit(key, (await item(key)).version, { category: null }).expect(200);
+    expect((await item(line)).item.links).toEqual([]);
+    const { body } = await edit(key, (await item(key)).version, { category: key }).expect(422);
+    expect(body.problems[0].where).toBe('/changes/category');
+  });
+
   it('two edits at once: the second is told by whom, nothing is written over, and both texts are there', async () => {
     const key = await add('page', 'Smoker');
     const { version } = await item(key);

@@ -225,6 +225,14 @@ describe('an edit', () => {
       moments: [{ id: 'm', role: 'due', at: '2027-02-02T23:59' }],
     });
   });
+  it('names the category only when it is another, and null when it is none any more', () => {
+    const draft = draftOf(view(), 'labs');
+    expect(changesOf(view(), draft, 'labs')).toEqual({});
+    draft.category = 'quizzes';
+    expect(changesOf(view(), draft, 'labs')).toEqual({ category: 'quizzes' });
+    draft.category = '';
+    expect(changesOf(view(), draft, 'labs')).toEqual({ category: null });
+  });
   it('says how many are drawn from a bank', () => {
     const quiz = view({ kind: 'quiz', links: [{ type: 'draws', to: 'bank', quantity: 10, title: 'Bank' }] });
     const draft = draftOf(quiz);

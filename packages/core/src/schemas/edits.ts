@@ -53,6 +53,8 @@ const changesSchema = Type.Object(
         { maxItems: 1000 },
       ),
     ),
+    /** Of work: the category of its gradebook line; a line is made when it has none. */
+    category: Type.Optional(orNull(keySchema)),
     details: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
   },
   closed,

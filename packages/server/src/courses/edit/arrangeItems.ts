@@ -5,7 +5,7 @@ import type { StoredItem } from '../../runs/operations.js';
 import { putBack, removeHanging, storedItems } from '../../runs/storedItems.js';
 import type { Command } from '../../writer/command.js';
 import { readItem } from '../courseStore.js';
-import { courseChanged, itemToEdit, writeItem, type EditOf } from './editing.js';
+import { courseChanged, insertItem, itemToEdit, writeItem, type EditOf } from './editing.js';
 
 export interface ItemAddition extends EditOf, NewItem {
   readonly key: string;
@@ -17,20 +17,8 @@ export const addItem: Command<ItemAddition, { key: string }> = async ({ manager 
   const { courseId, key, kind, title, parent, details } = addition;
   if (parent !== null) await mustBeUnit(manager, courseId, parent);
   if (kind === 'courseSettings') await mustBeFirst(manager, courseId);
-  await manager.query(
-    `INSERT INTO item (course_id, key, kind, title, parent_key, position, state, content_hash)
-     VALUES (?, ?, ?, ?, ?, coalesce((SELECT max(position) FROM item WHERE course_id = ? AND parent_key IS ?), 0) + 1, ?, '')`,
-    [
-      courseId,
-      key,
-      kind,
-      title.trim(),
-      parent,
-      courseId,
-      parent,
-      kind === 'file' || kind === 'courseSettings' ? 'open' : 'draft',
-    ],
-  );
+  const state = kind === 'file' || kind === 'courseSettings' ? 'open' : 'draft';
+  await insertItem(manager, courseId, { key, kind, title: title.trim(), parent, state });
   const item = await itemToEdit(manager, courseId, key);
   await writeItem(manager, addition, details === undefined ? item : { ...item, details });
   await courseChanged(manager, addition, `added the ${KIND_WORDS[kind].one} “${title.trim()}”`, key);

@@ -21,6 +21,7 @@ import { readText } from '../courseStore.js';
 import { insertBodies } from '../courseWriter.js';
 import { storable } from '../sanitise.js';
 import { courseChanged, itemToEdit, writeItem, type EditOf } from './editing.js';
+import { gradeIn } from './gradeIn.js';
 import { sectionsAsStored } from './syllabusSections.js';
 
 export interface ItemEdit extends EditOf {
@@ -62,7 +63,8 @@ export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit
      SELECT course_id, key, version, title, body_hash, points, details, ?, ?, ? FROM item WHERE course_id = ? AND key = ?`,
     [JSON.stringify(item.moments ?? []), at, doer.personId, courseId, key],
   );
-  await writeItem(manager, edit, edited);
+  const graded = changes.category === undefined ? edited : await gradeIn(manager, edit, edited, changes.category);
+  await writeItem(manager, edit, graded);
   await courseChanged(manager, edit, `changed “${edited.title}”`, key);
   return { version: version + 1, takenOut: changes.body === undefined ? [] : takenOut };
 };
@@ -100,7 +102,7 @@ function refuse(problems: readonly Problem[]): void {
 
 function problemsOf(
   item: SnapshotItem,
-  { moments = [], links = [], details = {} }: ItemChanges,
+  { moments = [], links = [], details = {}, category }: ItemChanges,
   known: Known,
 ): Problem[] {
   const dates = moments.flatMap(({ at }, index): Problem[] =>
@@ -126,6 +128,7 @@ function problemsOf(
         ],
   );
   return [
+    ...categoryProblems(category, known),
     ...dates,
     ...orderProblems(moments),
     ...targets,
@@ -133,6 +136,17 @@ function problemsOf(
     ...checkDetails(item.kind, details, '/changes/details'),
   ];
 }
+
+const categoryProblems = (category: string | null | undefined, known: Known): Problem[] =>
+  typeof category !== 'string' || known.get(category)?.kind === 'gradeCategory'
+    ? []
+    : [
+        {
+          code: 'noSuchThing',
+          message: 'This category is not in the gradebook any more; choose another.',
+          where: '/changes/category',
+        },
+      ];
 
 /** What a file is, its bytes say; nobody writes it by hand. */
 const bytesProblems = ({ kind }: SnapshotItem, details: Readonly<Record<string, unknown>>): Problem[] =>

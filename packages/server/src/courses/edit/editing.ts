@@ -1,4 +1,4 @@
-import { contentHash, type SnapshotItem } from '@yarin/core';
+import { contentHash, type Kind, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { noteDeed, type Doer } from '../../history/deeds.js';
 import { notFound } from '../../http/httpProblem.js';
@@ -33,6 +33,27 @@ export async function courseChanged(
 ): Promise<void> {
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);
   await noteDeed(manager, doer, { courseId, at, what, ...(itemKey === undefined ? {} : { itemKey }) });
+}
+
+export interface ItemToInsert {
+  readonly key: string;
+  readonly kind: Kind;
+  readonly title: string;
+  readonly parent: string | null;
+  readonly state: 'open' | 'draft';
+}
+
+/** Inserts an item at the end of its unit; `writeItem` then gives it what it says. */
+export async function insertItem(
+  manager: EntityManager,
+  courseId: string,
+  { key, kind, title, parent, state }: ItemToInsert,
+): Promise<void> {
+  await manager.query(
+    `INSERT INTO item (course_id, key, kind, title, parent_key, position, state, content_hash)
+     VALUES (?, ?, ?, ?, ?, coalesce((SELECT max(position) FROM item WHERE course_id = ? AND parent_key IS ?), 0) + 1, ?, '')`,
+    [courseId, key, kind, title, parent, courseId, parent, state],
+  );
 }
 
 /** Writes an item over, with everything that hangs on it, and its hash. The version counts up. */

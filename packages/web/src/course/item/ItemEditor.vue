@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ATTRIBUTES, KIND_WORDS, LINK_FIELDS, LONGEST_TITLE } from '@yarin/core';
-import { computed, nextTick, onMounted, ref, shallowRef } from 'vue';
+import { ATTRIBUTES, isWork, KIND_WORDS, LINK_FIELDS, LONGEST_TITLE } from '@yarin/core';
+import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { isConflict, placesOf, sentenceOf } from '../../shared/api/client.js';
 import { fetchItem, saveItem } from '../../shared/api/courses.js';
@@ -20,7 +20,19 @@ const emit = defineEmits<{ close: []; saved: [takenOut: readonly string[]] }>();
 const course = useCourseStore();
 const { announce } = useAnnouncer();
 const view = shallowRef(course.opened!);
-const draft = ref(draftOf(view.value));
+
+/** The category of a gradebook line. */
+const categoryOf = (line: string | undefined): string =>
+  course.itemsById.get(line ?? '')?.links?.find(({ type }) => type === 'gradedIn')?.to ?? '';
+const firstLine = ({ item }: typeof view.value): string | undefined =>
+  isWork(item.kind) ? item.links.find(({ type }) => type === 'gradedIn')?.to : undefined;
+const category = computed(() => categoryOf(firstLine(view.value)));
+const draft = ref(draftOf(view.value, category.value));
+// Another line brings its own category.
+watch(
+  () => draft.value.links.gradedIn?.[0],
+  (line) => void (isWork(kind.value) && line !== firstLine(view.value) && (draft.value.category = categoryOf(line))),
+);
 const trouble = ref('');
 const places = shallowRef<ReadonlyMap<string, string>>(new Map());
 /** What somebody else saved meanwhile. */
@@ -35,7 +47,7 @@ const hasText = computed(
   () => !['lineItem', 'gradeCategory', 'file', 'rule', 'courseSettings', 'syllabus'].includes(kind.value),
 );
 const hasPoints = computed(() => ['assignment', 'quiz', 'discussion', 'lineItem', 'survey'].includes(kind.value));
-const changes = computed(() => changesOf(view.value, draft.value));
+const changes = computed(() => changesOf(view.value, draft.value, category.value));
 const isChanged = computed(() => Object.keys(changes.value).length > 0);
 
 onMounted(() => void nextTick(() => title.value?.focus()));
@@ -82,7 +94,7 @@ function keepMine(): void {
 
 function takeTheirs(): void {
   view.value = theirs.value!;
-  draft.value = draftOf(theirs.value!);
+  draft.value = draftOf(theirs.value!, categoryOf(firstLine(theirs.value!)));
   theirs.value = null;
   trouble.value = '';
 }
@@ -136,6 +148,25 @@ onBeforeRouteUpdate(mayLeave);
         />
         <small v-if="places.has('/changes/points')" class="problem">{{ places.get('/changes/points') }}</small>
       </label>
+      <div v-if="isWork(kind)" class="field">
+        <span>category</span>
+        <ElSelect
+          v-model="draft.category"
+          size="small"
+          clearable
+          aria-label="category"
+          :value-on-clear="''"
+          :placeholder="course.itemsOf('gradeCategory').length === 0 ? 'there is none in this course' : 'none'"
+        >
+          <ElOption
+            v-for="each in course.itemsOf('gradeCategory')"
+            :key="each.id"
+            :value="each.id"
+            :label="each.title"
+          />
+        </ElSelect>
+        <small v-if="places.has('/changes/category')" class="problem">{{ places.get('/changes/category') }}</small>
+      </div>
       <AttributeField
         v-for="attribute in attributes"
         :key="attribute.name"

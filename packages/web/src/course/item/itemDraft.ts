@@ -15,11 +15,14 @@ export interface ItemDraft {
   links: Record<string, string[]>;
   /** How many are drawn, by what they are drawn from. */
   quantities: Record<string, number>;
+  /** The category of the line that work is graded in; empty without one. */
+  category: string;
 }
 
 const fieldsOf = ({ item }: ItemView): readonly LinkField[] => LINK_FIELDS[item.kind] ?? [];
 
-export function draftOf(view: ItemView): ItemDraft {
+/** @param category  the category of the gradebook line that it is graded in */
+export function draftOf(view: ItemView, category = ''): ItemDraft {
   const { item } = view;
   return {
     title: item.title,
@@ -31,6 +34,7 @@ export function draftOf(view: ItemView): ItemDraft {
     links: Object.fromEntries(
       fieldsOf(view).map(({ type }) => [type, item.links.filter((link) => link.type === type).map(({ to }) => to)]),
     ),
+    category,
     quantities: Object.fromEntries(
       item.links.flatMap(({ to, quantity }) => (quantity === undefined ? [] : [[to, quantity]])),
     ),
@@ -40,12 +44,13 @@ export function draftOf(view: ItemView): ItemDraft {
 const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Only what was changed, so that what nobody touched stays as it is; empty when nothing was. */
-export function changesOf(view: ItemView, draft: ItemDraft): ItemChanges {
-  const before = draftOf(view);
+export function changesOf(view: ItemView, draft: ItemDraft, category = ''): ItemChanges {
+  const before = draftOf(view, category);
   const changes: ItemChanges = {};
   if (draft.title !== before.title) changes.title = draft.title;
   if (draft.body !== before.body) changes.body = draft.body;
   if (draft.state !== before.state) changes.state = draft.state;
+  if (draft.category !== before.category) changes.category = draft.category === '' ? null : draft.category;
   if (draft.points !== before.points) changes.points = draft.points ?? null;
   const dated = draft.moments.flatMap(({ at, ...moment }) =>
     at === undefined || at === '' ? [] : [{ ...moment, at }],
