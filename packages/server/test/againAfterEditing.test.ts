@@ -42,6 +42,19 @@ describe('bringing again after both sides were edited', () => {
     const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
     expect(view.runs[0]!.counts).toMatchObject({ things: 1, added: 0, changed: 1 });
   });
+  it('what a person changed in the shell counts as changed too when only its state or a link is another', async () => {
+    const [hive, foraging] = [await keyed('The hive as an animal'), await keyed('Foraging and bloom')];
+    await write(SHELL, hive, { state: 'hidden' });
+    await write(DEV, hive, { body: '<p>New text, but it was hidden in the shell.</p>' });
+    await write(SHELL, foraging, { links: [{ type: 'links', to: hive }] });
+    await write(DEV, foraging, { body: '<p>New text, but it was linked in the shell.</p>' });
+    await runPlan(ines, planId);
+    const standing = async (key: string) =>
+      (await ines.get(`/api/courses/${SHELL}/items/${encodeURIComponent(key)}`).expect(200)).body.item;
+    expect((await standing(hive)).state).toBe('hidden');
+    expect((await standing(foraging)).links).toMatchObject([{ type: 'links', to: hive }]);
+    expect((await standing(foraging)).body).not.toContain('linked in the shell');
+  });
   it('an edit that was begun before the run is told that it is late', async () => {
     const key = await keyed('Queens');
     const path = `/api/courses/${SHELL}/items/${encodeURIComponent(key)}`;
@@ -79,6 +92,7 @@ describe('bringing again after both sides were edited', () => {
     const before = await dumpCourse(server.reading, SHELL);
     const { body } = await ines.post(`/api/runs/${view.runs.at(-1)!.id}/takeBack`).expect(409);
     expect(body.detail).toContain('“Swarming”');
+    expect(body.detail).toContain('“The hive as an animal”');
     expect(await dumpCourse(server.reading, SHELL)).toBe(before);
   });
   it('what was marked never to carry on is left by the next plan, and the note is in it', async () => {

@@ -216,6 +216,13 @@ describe('editing a course', () => {
     const siblings = items.filter(({ parent }) => parent === work.parent).map(({ id }) => id);
     expect(siblings[siblings.indexOf(work.id) + 1]).toBe(copy.id);
   });
+  it('settings stand once: they are neither copied, nor removed, nor made again', async () => {
+    const settings = (await course(SHELL)).items.find(({ kind }) => kind === 'courseSettings')!.id;
+    await ines.post(`/api/courses/${SHELL}/items/${settings}/duplicate`).expect(409);
+    await ines.delete(`/api/courses/${SHELL}/items/${settings}`).expect(409);
+    const again = { kind: 'courseSettings', title: 'Again', parent: null };
+    await ines.post(`/api/courses/${SHELL}/items`).send(again).expect(409);
+  });
   it('a copied unit holds copies, and links among them lead to the copies', async () => {
     const unit = await keyOf('Honey');
     const inner = await add('page', 'Leads to One', unit);

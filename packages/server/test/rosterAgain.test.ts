@@ -133,6 +133,13 @@ describe('loading the roster again', () => {
     const { classes: _classes, ...rest } = files;
     expect((await load(rest).expect(422)).body.detail).toContain('classes.csv is missing. Nothing was loaded.');
   });
+  it('a file that is too large is told, and nothing is loaded', async () => {
+    const { body } = await rhee
+      .post('/api/roster')
+      .attach('files', Buffer.alloc(31 * 1024 * 1024), 'classes.csv')
+      .expect(422);
+    expect(body.detail).toContain('larger than may be added');
+  });
   it('a former code of the roster leads to the predecessor', async () => {
     const dane = await server.as('p-dane');
     const { body } = await dane.get('/api/courses/phy115-s27-01/pair').query({ as: 'shell' }).expect(200);

@@ -46,7 +46,14 @@ describe('moving by keyboard', () => {
     ['nothing', 'up', undefined],
   ] as const)('%s %s', (key, way, place) => expect(keyboardMove(items, key, way)).toEqual(place));
 
-  it('things in no unit have only their own kind as neighbours', () => {
+  it('a category and a line are neighbours in the gradebook, as they are shown', () => {
+    const book = [
+      item('line', { kind: 'lineItem', position: 1 }),
+      item('category', { kind: 'gradeCategory', position: 2 }),
+    ];
+    expect(keyboardMove(book, 'category', 'up')).toEqual({ parent: null, before: 'line' });
+  });
+  it('things in no unit have only those of their area as neighbours', () => {
     const loose = [
       item('f1', { kind: 'file', position: 1 }),
       item('p', { position: 2 }),

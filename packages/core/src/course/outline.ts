@@ -26,7 +26,10 @@ export type OutlineRow<Each extends Placed> =
   | { readonly row: 'area'; readonly area: string; readonly items: readonly Each[] }
   | { readonly row: 'item'; readonly item: Each; readonly depth: number };
 
-const areaOf = new Map(AREAS.flatMap(({ area, kinds }) => kinds.map((kind) => [kind, area] as const)));
+const areas = new Map(AREAS.flatMap(({ area, kinds }) => kinds.map((kind) => [kind, area] as const)));
+
+/** The area in which things of a kind stand when they are in no unit; `undefined` for those of the outline itself. */
+export const areaOf = (kind: Kind): string | undefined => areas.get(kind);
 
 /**
  * The items of a course in teaching order: units and what stands in them as nested, then what stands in no unit,
@@ -39,7 +42,7 @@ export function outlineOf<Each extends Placed>(items: readonly Each[]): OutlineR
   const loose = new Map<string, Each[]>();
   for (const item of items) {
     if (item.parent !== undefined && ids.has(item.parent) && item.parent !== item.id) push(children, item.parent, item);
-    else if (areaOf.has(item.kind)) push(loose, areaOf.get(item.kind)!, item);
+    else if (areas.has(item.kind)) push(loose, areas.get(item.kind)!, item);
     else top.push(item);
   }
   const rows: OutlineRow<Each>[] = [];

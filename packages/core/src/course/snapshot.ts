@@ -7,6 +7,8 @@ import { contentHash, textHash } from './contentHash.js';
 export interface SnapshotItem extends Omit<Item, 'body'> {
   readonly contentHash: string;
   readonly bodyHash?: string;
+  /** Counts up with every edit, also of what the hash does not cover: state and links. */
+  readonly version?: number | undefined;
 }
 
 /** A course as the plan sees it: everything but the texts. */

@@ -9,6 +9,8 @@ export interface LineageEntry {
   readonly sourceItem: string;
   readonly sourceHash: string;
   readonly landedHash: string;
+  /** The version that the shell's item had when it landed, where versions are kept. */
+  readonly landedVersion?: number;
 }
 
 /** How an item of the source stands to the shell. */
@@ -78,9 +80,10 @@ export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonl
 }
 
 /** As brought, as it is now in the source, as it is now in the shell. */
-function threeWay(item: SnapshotItem, there: SnapshotItem, { sourceHash, landedHash }: LineageEntry): Match {
+function threeWay(item: SnapshotItem, there: SnapshotItem, entry: LineageEntry): Match {
+  const { sourceHash, landedHash, landedVersion } = entry;
   const sourceChanged = item.contentHash !== sourceHash;
-  const shellChanged = there.contentHash !== landedHash;
+  const shellChanged = there.contentHash !== landedHash || (landedVersion ?? there.version) !== there.version;
   const verb = sourceChanged ? (shellChanged ? 'ask' : 'update') : shellChanged ? 'keep' : 'same';
   return { verb, to: there.id };
 }

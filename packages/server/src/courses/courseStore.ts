@@ -46,7 +46,7 @@ type Nullable<Row> = { readonly [Key in keyof Row]: Row[Key] | null };
 
 interface StoredRow
   extends
-    Pick<SnapshotItem, 'id' | 'kind' | 'title' | 'contentHash' | 'state'>,
+    Pick<SnapshotItem, 'id' | 'kind' | 'title' | 'contentHash' | 'state' | 'version'>,
     Nullable<Required<Pick<SnapshotItem, 'bodyHash' | 'parent' | 'position' | 'stateBefore' | 'points' | 'editedAt'>>> {
   readonly details: string | null;
   readonly everOpen: number | null;
@@ -83,7 +83,7 @@ const NONE: never[] = [];
 async function readItems(manager: EntityManager, courseId: string, key: string | null = null): Promise<SnapshotItem[]> {
   const items = await manager.query<StoredRow[]>(
     `SELECT key AS id, kind, title, body_hash AS bodyHash, parent_key AS parent, position, state,
-            state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt
+            state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt, version
        FROM item WHERE course_id = ? AND (? IS NULL OR key = ?) ORDER BY position, key`,
     [courseId, key, key],
   );
@@ -119,6 +119,7 @@ async function readItems(manager: EntityManager, courseId: string, key: string |
     kind: row.kind,
     title: row.title,
     contentHash: row.contentHash,
+    version: row.version,
     state: row.state,
     moments: moments.get(row.id) ?? NONE,
     links: links.get(row.id) ?? NONE,

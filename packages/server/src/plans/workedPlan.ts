@@ -34,7 +34,7 @@ export async function readSides(manager: EntityManager, sourceId: string, destin
   if (source === undefined || shell === undefined) throw notFound('One of the two courses is not there any more.');
   const lineage = await manager.query<LineageEntry[]>(
     `SELECT item_key AS item, source_course_id AS sourceCourse, source_key AS sourceItem,
-            source_hash AS sourceHash, landed_hash AS landedHash
+            source_hash AS sourceHash, landed_hash AS landedHash, landed_version AS landedVersion
        FROM lineage WHERE course_id = ? AND source_course_id = ?`,
     [destinationId, sourceId],
   );

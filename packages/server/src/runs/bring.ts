@@ -214,7 +214,9 @@ function operationsOf(
   before: ReadonlyMap<string, StoredItem>,
   lineage: readonly LineageEntry[],
 ): RunOperation[] {
-  const known = new Map(lineage.map(({ item, sourceHash, landedHash }) => [item, { sourceHash, landedHash }]));
+  const known = new Map(
+    lineage.map(({ item, sourceHash, landedHash, landedVersion }) => [item, { sourceHash, landedHash, landedVersion }]),
+  );
   const written = landed.map(({ item, source, isNew }): RunOperation =>
     isNew
       ? { op: 'added', key: item.id, from: source.id, place: item.isPlace }
@@ -243,13 +245,14 @@ async function noteLineage(
 ): Promise<void> {
   const pairs = operations.map(({ key, from }) => ({ key, from }));
   await manager.query(
-    `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash)
-     SELECT ?, ?, old.key, landed.key, ?, old.content_hash, landed.content_hash
+    `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash, landed_version)
+     SELECT ?, ?, old.key, landed.key, ?, old.content_hash, landed.content_hash, landed.version
        FROM json_each(?) AS pair
             CROSS JOIN item AS old ON old.course_id = ? AND old.key = pair.value->>'from'
             CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'
       WHERE true ON CONFLICT (course_id, source_course_id, source_key)
-         DO UPDATE SET source_hash = excluded.source_hash, landed_hash = excluded.landed_hash`,
+         DO UPDATE SET source_hash = excluded.source_hash, landed_hash = excluded.landed_hash,
+                       landed_version = excluded.landed_version`,
     [run.destinationId, run.sourceId, run.runId, JSON.stringify(pairs), run.sourceId, run.destinationId],
   );
   await manager.query(

@@ -1,3 +1,5 @@
+import type { LineageEntry } from '@yarin/core';
+
 /** An item as it stood, with all that hangs on it: rows as the database has them. */
 export interface StoredItem {
   readonly item: Readonly<Record<string, unknown>>;
@@ -14,6 +16,6 @@ export type RunOperation =
       readonly from: string;
       readonly before: StoredItem;
       /** What source and shell said when an earlier run brought it; absent when none had. */
-      readonly lineageBefore?: { readonly sourceHash: string; readonly landedHash: string } | undefined;
+      readonly lineageBefore?: Pick<LineageEntry, 'sourceHash' | 'landedHash' | 'landedVersion'> | undefined;
     }
   | { readonly op: 'noted'; readonly key: string; readonly from: string };

@@ -32,7 +32,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   const edited = await manager.query<TitleRow[]>(
     `SELECT item.title FROM item JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
       WHERE item.course_id = ? AND lineage.source_course_id = ? AND item.key IN (SELECT value FROM json_each(?))
-        AND item.content_hash <> lineage.landed_hash`,
+        AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version)`,
     [course, run.sourceId, touched],
   );
   const within = await manager.query<TitleRow[]>(
@@ -65,8 +65,15 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
     await putBack(manager, 'item_link', links);
     if (each.lineageBefore !== undefined)
       await manager.query(
-        'UPDATE lineage SET source_hash = ?, landed_hash = ? WHERE course_id = ? AND source_course_id = ? AND item_key = ?',
-        [each.lineageBefore.sourceHash, each.lineageBefore.landedHash, course, run.sourceId, each.key],
+        'UPDATE lineage SET source_hash = ?, landed_hash = ?, landed_version = ? WHERE course_id = ? AND source_course_id = ? AND item_key = ?',
+        [
+          each.lineageBefore.sourceHash,
+          each.lineageBefore.landedHash,
+          each.lineageBefore.landedVersion ?? 1,
+          course,
+          run.sourceId,
+          each.key,
+        ],
       );
   }
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [course]);

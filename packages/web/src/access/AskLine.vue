@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { AccessAsk } from '@yarin/core';
+import { momentWords, type AccessAsk } from '@yarin/core';
 import { ref } from 'vue';
 import { answerAccess } from '../shared/api/access.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { useAnnouncer } from '../shared/announcer.js';
-import { courseCode, whenWords } from '../shared/words.js';
+import { courseCode } from '../shared/words.js';
 
 const { ask, mineToAnswer = false } = defineProps<{ ask: AccessAsk; mineToAnswer?: boolean }>();
 const emit = defineEmits<{ answered: [] }>();
@@ -34,7 +34,7 @@ async function answer(given: 'granted' | 'refused' | 'withdrawn'): Promise<void>
       <b>{{ ask.person }}</b> {{ ask.answer === null ? 'asks' : 'asked' }} to {{ WANTS[ask.wants] }}:
       {{ courseCode(ask.course) }}, {{ ask.course.term }}
       <small class="quiet">
-        {{ whenWords(ask.askedAt) }}<template v-if="ask.words">: “{{ ask.words }}”</template>
+        {{ momentWords(ask.askedAt) }}<template v-if="ask.words">: “{{ ask.words }}”</template>
         <template v-if="ask.answer">
           · {{ ANSWERS[ask.answer] }} by {{ ask.answeredBy
           }}<template v-if="ask.answerWords">: “{{ ask.answerWords }}”</template></template

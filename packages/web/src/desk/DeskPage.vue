@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { parseDay, type DeskShell, type DeskView } from '@yarin/core';
+import { parseDay, type DeskShell, type DeskView, momentWords } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { fetchDesk } from '../shared/api/desk.js';
 import { takeBackRun } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useAnnouncer } from '../shared/announcer.js';
-import { courseCode, whenWords } from '../shared/words.js';
+import { courseCode } from '../shared/words.js';
 import AskLine from '../access/AskLine.vue';
 import DeskShellRow from './DeskShellRow.vue';
 import MakeShell from './MakeShell.vue';
@@ -94,7 +94,7 @@ async function takeBack(runId: string): Promise<void> {
         <ul>
           <li v-for="notice in desk.notices" :key="`${notice.courseId} ${notice.sentence}`">
             <span
-              >{{ notice.sentence }} <small>{{ whenWords(notice.at) }}</small></span
+              >{{ notice.sentence }} <small>{{ momentWords(notice.at) }}</small></span
             >
             <RouterLink class="plain-link" :to="{ name: 'course', params: { id: notice.courseId } }">open</RouterLink>
           </li>
@@ -126,7 +126,7 @@ async function takeBack(runId: string): Promise<void> {
             <span>
               {{ run.things }} things into {{ run.destination ? courseCode(run.destination) : 'a course' }} from
               {{ run.source?.term }}
-              <small>{{ whenWords(run.at) }}, by {{ run.by }}{{ run.undoneAt ? '; taken back' : '' }}</small>
+              <small>{{ momentWords(run.at) }}, by {{ run.by }}{{ run.undoneAt ? '; taken back' : '' }}</small>
             </span>
             <span class="acts">
               <RouterLink class="plain-link" :to="{ name: 'plan', params: { id: run.planId } }">record</RouterLink>

@@ -1,5 +1,5 @@
 import type { Candidate, DeskShell, PlanSentence } from '@yarin/core';
-import { count, listed } from '../shared/words.js';
+import { contentsWords, count, listed } from '../shared/words.js';
 
 type Reason = Candidate['for'][number] | Candidate['against'][number];
 
@@ -36,10 +36,8 @@ export function sentenceWords({ come, of, dates, doubts, toWrite }: PlanSentence
   return `${come} of ${of} come, ${count(dates, 'date moves', 'dates move')}, ${look}`;
 }
 
-export const holdsWords = ({ things, stockThings }: DeskShell['shell']): string => {
-  if (things === 0) return 'empty';
-  return things === stockThings ? count(things, 'stock thing') : `holds ${count(things, 'thing')}`;
-};
+export const holdsWords = (shell: DeskShell['shell']): string =>
+  `${shell.things > shell.stockThings ? 'holds ' : ''}${contentsWords(shell)}`;
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 export const numberWord = (value: number): string => NUMBERS[value] ?? String(value);

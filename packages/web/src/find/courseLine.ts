@@ -1,18 +1,12 @@
 import type { CourseSummary } from '@yarin/core';
-import { count, courseCode, sectionWords } from '../shared/words.js';
+import { contentsWords, courseCode, sectionWords } from '../shared/words.js';
 
 /** What tells a course from others of its name: section, class days, who teaches it, how much it holds. */
 export function courseLine(course: CourseSummary): string {
-  const holds =
-    course.things === course.stockThings
-      ? course.things === 0
-        ? 'empty'
-        : count(course.things, 'stock thing')
-      : count(course.things, 'thing');
   return [
     sectionWords(course),
     course.instructors.join(', ') || 'no instructor yet',
-    holds,
+    contentsWords(course),
     course.campus ?? '',
     course.archived ? 'archived' : '',
     course.cancelled ? 'taken off by the registrar' : '',

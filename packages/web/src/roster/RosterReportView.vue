@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { RosterReport } from '@yarin/core';
+import { momentWords, type RosterReport } from '@yarin/core';
 import { computed } from 'vue';
-import { count, whenWords } from '../shared/words.js';
+import { count } from '../shared/words.js';
 
 const { report } = defineProps<{ report: RosterReport }>();
 
@@ -22,7 +22,7 @@ const placeWords = (where: string): string => where.replace(/^\/(.+)\/(\d+)$/, '
 <template>
   <section aria-label="What the last load did">
     <h2>
-      Loaded {{ whenWords(report.at) }} <small class="beside">by {{ report.by }}</small>
+      Loaded {{ momentWords(report.at) }} <small class="beside">by {{ report.by }}</small>
     </h2>
     <ul class="counts">
       <li v-for="each in counts" :key="each">{{ each }}</li>

@@ -1,11 +1,4 @@
-import {
-  dayWords,
-  parseDay,
-  patternWords,
-  type CourseSummary,
-  type LearnerSort,
-  type ShellStanding,
-} from '@yarin/core';
+import { momentWords, patternWords, type CourseSummary, type LearnerSort, type ShellStanding } from '@yarin/core';
 
 export const count = (number: number, one: string, many = `${one}s`): string =>
   `${number} ${number === 1 ? one : many}`;
@@ -42,15 +35,12 @@ export const LEARNER_WORDS: Readonly<Record<LearnerSort, readonly [one: string, 
   personalDate: ['personal date', 'personal dates'],
 };
 
-/** “Tue 24 Nov 09:12”. */
-export const whenWords = (at: string): string => `${dayWords(parseDay(at))} ${at.slice(11)}`;
-
 /** What was brought into a shell before, and what stands there that Yarin did not bring; a sentence each. */
 export function standingWords({ brought, byHand }: ShellStanding): string[] {
   return [
     ...brought.map(
       ({ things, by, at, from }) =>
-        `${count(things, 'thing was', 'things were')} brought already, by ${by} on ${whenWords(at)}, from ${from}.`,
+        `${count(things, 'thing was', 'things were')} brought already, by ${by} on ${momentWords(at)}, from ${from}.`,
     ),
     ...(byHand === 0
       ? []
@@ -58,4 +48,10 @@ export function standingWords({ brought, byHand }: ShellStanding): string[] {
           `${count(byHand, 'thing stands', 'things stand')} here that Yarin did not bring: somebody made ${byHand === 1 ? 'it' : 'them'} by hand or by other means. The plan compares by content and title and doubles nothing.`,
         ]),
   ];
+}
+
+/** “8 stock things”, “236 things”, or “empty”. */
+export function contentsWords({ things, stockThings }: Pick<CourseSummary, 'things' | 'stockThings'>): string {
+  if (things === 0) return 'empty';
+  return things === stockThings ? count(things, 'stock thing') : count(things, 'thing');
 }

@@ -1,5 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import { contentHash, textHash, type SnapshotItem } from '@yarin/core';
+import { conflict } from '../../http/httpProblem.js';
 import { nativeHash } from '../../runs/nativeHash.js';
 import type { Command } from '../../writer/command.js';
 import { readSnapshot, readText } from '../courseStore.js';
@@ -19,6 +20,7 @@ export interface Duplication extends EditOf {
 export const duplicateItem: Command<Duplication, { key: string }> = async ({ manager }, duplication) => {
   const { courseId, key, mark, at, doer } = duplication;
   const original = await itemToEdit(manager, courseId, key);
+  if (original.kind === 'courseSettings') throw conflict('A course has its settings once.');
   const { items } = (await readSnapshot(manager, courseId))!;
   const copied = copiedWith(items, original);
   const newKey = (old: string): string => (copied.has(old) ? `${courseId}.${mark}-${stem(old)}` : old);

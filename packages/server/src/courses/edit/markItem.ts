@@ -1,4 +1,4 @@
-import type { Mark } from '@yarin/core';
+import { MARK_WORDS, type Mark } from '@yarin/core';
 import { MarkRow } from '../../database/entities/item.js';
 import { noteDeed } from '../../history/deeds.js';
 import type { Command } from '../../writer/command.js';
@@ -9,13 +9,6 @@ export interface Marking extends EditOf {
   readonly mark: NonNullable<Mark['mark']> | null;
   readonly note: string | null;
 }
-
-const MARK_WORDS = {
-  never: 'never carry on',
-  hidden: 'bring hidden',
-  reword: 'reword first',
-  evergreen: 'evergreen',
-} as const;
 
 /** Puts a mark or a note to next term beside an item; the item and its course stay as they are. Neither takes it away. */
 export const markItem: Command<Marking, void> = async ({ manager }, { courseId, key, mark, note, doer, at }) => {

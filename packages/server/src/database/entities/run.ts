@@ -103,4 +103,8 @@ export class LineageRow {
 
   @Column({ type: 'text', name: 'landed_hash' })
   landedHash!: string;
+
+  /** The version that the item had then; another one means that a person touched it since. */
+  @Column({ type: 'integer', name: 'landed_version', default: 1 })
+  landedVersion!: number;
 }

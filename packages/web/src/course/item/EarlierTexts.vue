@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { momentWords } from '@yarin/core';
 import DOMPurify from 'dompurify';
 import { computed, ref } from 'vue';
-import { count, whenWords } from '../../shared/words.js';
+import { count } from '../../shared/words.js';
 import { saveItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useCourseStore } from '../courseStore.js';
@@ -31,7 +32,7 @@ async function takeAgain(title: string, body: string): Promise<void> {
     <ul v-if="isOpen">
       <li v-for="text in opened.earlier" :key="text.version">
         <p class="quiet small">
-          until {{ whenWords(text.at) }}, when {{ text.by }} changed it
+          until {{ momentWords(text.at) }}, when {{ text.by }} changed it
           <button v-if="course.mayChange" class="plain-link" @click="takeAgain(text.title, text.body)">
             take this again
           </button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, momentWords, ROLE_WORDS } from '@yarin/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { listed, whenWords } from '../../shared/words.js';
+import { listed } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 import EarlierTexts from './EarlierTexts.vue';
 import ItemBody from './ItemBody.vue';
@@ -41,7 +41,7 @@ async function saved(takenOut: readonly string[]): Promise<void> {
       <p class="quiet small">
         {{ KIND_WORDS[item.kind].one }}{{ item.state !== 'open' ? `, ${item.state}` : '' }}
         <template v-if="item.editedAt">
-          · last edited {{ whenWords(item.editedAt) }}{{ view.editedBy ? ` by ${view.editedBy}` : '' }}</template
+          · last edited {{ momentWords(item.editedAt) }}{{ view.editedBy ? ` by ${view.editedBy}` : '' }}</template
         >
       </p>
       <p v-if="course.mayChange" class="acts">

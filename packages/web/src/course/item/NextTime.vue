@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { Mark } from '@yarin/core';
+import { MARK_WORDS, type Mark } from '@yarin/core';
 import { computed, ref, watch } from 'vue';
 import { useCourseStore } from '../courseStore.js';
-import { MARK_WORDS } from '../outline/courseRows.js';
 
 type Choice = NonNullable<Mark['mark']> | 'none';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { LEARNER_SORTS } from '@yarin/core';
+import { LEARNER_SORTS, momentWords } from '@yarin/core';
 import { computed } from 'vue';
-import { count, LEARNER_WORDS, whenWords } from '../../shared/words.js';
+import { count, LEARNER_WORDS } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 
 defineEmits<{ open: [key: string] }>();
@@ -30,7 +30,7 @@ const learners = computed(() =>
       <h2>From the registrar</h2>
       <ul>
         <li v-for="notice in view.notices" :key="notice.sentence">
-          {{ notice.sentence }} <span class="quiet small">{{ whenWords(notice.at) }}</span>
+          {{ notice.sentence }} <span class="quiet small">{{ momentWords(notice.at) }}</span>
         </li>
       </ul>
     </section>
@@ -38,7 +38,7 @@ const learners = computed(() =>
       <h2>Removed lately</h2>
       <ul>
         <li v-for="{ key, title, at } in view.removed" :key="key">
-          {{ title }} <span class="quiet small">{{ whenWords(at) }}</span>
+          {{ title }} <span class="quiet small">{{ momentWords(at) }}</span>
           <button v-if="course.mayChange" class="plain-link" @click="course.putBack(key)">put it back</button>
         </li>
       </ul>
@@ -53,7 +53,7 @@ const learners = computed(() =>
         <li v-for="(deed, index) in view.deeds.slice(0, 12)" :key="index">
           <button v-if="deed.itemKey" class="place-link" @click="$emit('open', deed.itemKey)">{{ deed.what }}</button>
           <template v-else>{{ deed.what }}</template>
-          <span class="quiet small">{{ deed.by }}, {{ whenWords(deed.at) }}</span>
+          <span class="quiet small">{{ deed.by }}, {{ momentWords(deed.at) }}</span>
         </li>
       </ul>
     </section>

@@ -1,5 +1,6 @@
 import {
   KIND_WORDS,
+  MARK_WORDS,
   momentWords,
   outlineOf,
   ROLE_WORDS,
@@ -22,13 +23,6 @@ export interface CourseRow {
 
 const STATE_WORDS = { open: '', draft: 'draft', hidden: 'hidden' } as const;
 const SHOWN_ROLES = ['due', 'posts', 'starts', 'opens'] as const;
-
-export const MARK_WORDS: Readonly<Record<NonNullable<Mark['mark']>, string>> = {
-  never: 'never carry on',
-  hidden: 'bring hidden',
-  reword: 'reword first',
-  evergreen: 'evergreen',
-};
 
 function firstDate({ moments = [] }: SnapshotItem): string {
   const [moment] = SHOWN_ROLES.flatMap((role) => moments.find((each) => each.role === role) ?? []);

@@ -1,4 +1,4 @@
-import type { SnapshotItem } from '@yarin/core';
+import { areaOf, type SnapshotItem } from '@yarin/core';
 
 /** Where a thing goes: into which unit, and before which neighbour; `null` is the top, or the end. */
 export interface Place {
@@ -32,7 +32,9 @@ export function keyboardMove(
   const item = items.find(({ id }) => id === key);
   if (item === undefined) return undefined;
   const parent = item.parent ?? null;
-  const siblings = siblingsOf(items, parent).filter(({ kind }) => parent !== null || sameShelf(kind, item.kind));
+  const siblings = siblingsOf(items, parent).filter(
+    ({ kind }) => parent !== null || areaOf(kind) === areaOf(item.kind),
+  );
   const at = siblings.indexOf(item);
   switch (way) {
     case 'up':
@@ -49,26 +51,6 @@ export function keyboardMove(
     }
   }
 }
-
-/** Things in no unit are shown kind by kind, so that only their own kind are neighbours; units and pages stand together. */
-const LISTED_APART: readonly Placed['kind'][] = [
-  'announcement',
-  'event',
-  'task',
-  'gradeCategory',
-  'lineItem',
-  'scoreScale',
-  'rubric',
-  'outcome',
-  'questionBank',
-  'question',
-  'groups',
-  'file',
-  'rule',
-  'courseSettings',
-];
-const sameShelf = (a: Placed['kind'], b: Placed['kind']): boolean =>
-  a === b || (!LISTED_APART.includes(a) && !LISTED_APART.includes(b));
 
 /** Where a thing goes when it is dropped above, below or into another one; `undefined` when it can't go there. */
 export function dropMove(
