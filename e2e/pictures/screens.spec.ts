@@ -75,4 +75,14 @@ test('one current picture of each main view', async ({ page, app }) => {
   await page.goto(`${app.address}/course/eco214-s27-02/settings`);
   await page.getByRole('region', { name: 'Home page and menu' }).waitFor();
   await picture(page, 'settings');
+  await page.goto(`${app.address}/course/eco214-s27-02/files`);
+  await page.getByText('reach-map.png').waitFor();
+  await picture(page, 'files');
+  await page.getByRole('button', { name: 'Ines Marant' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Tomas Rhee' }).click();
+  await page.getByRole('heading', { level: 1, name: /starts in 48 days/ }).waitFor();
+  await page.goto(`${app.address}/roster`);
+  await page.getByText('Every row was good').waitFor();
+  await picture(page, 'roster');
 });

@@ -311,17 +311,21 @@ describe('home page and menu', () => {
     ],
   });
   it('are read from the links, whichever way the entries are named', () => {
-    expect(homeAndMenu(settings)).toEqual({
+    expect(homeAndMenu(settings, [])).toEqual({
       home: 'c.home',
       menu: ['c.start', 'c.u1'],
       picture: null,
       areas: { announcements: 'News' },
     });
-    expect(homeAndMenu(undefined)).toEqual({ home: null, menu: [], picture: null, areas: {} });
+    expect(homeAndMenu(undefined, [])).toEqual({ home: null, menu: [], picture: null, areas: {} });
+  });
+  it('an entry without a link is found in the course; one that leads to nothing is kept and seen', () => {
+    const loose = item('s', { kind: 'courseSettings', details: { home: 'c.gone', menu: ['u2', 'nowhere'] } });
+    expect(homeAndMenu(loose, ['c.u1', 'c.u2'])).toMatchObject({ home: 'c.gone', menu: ['c.u2', 'nowhere'] });
   });
   it('are written as links, each once', () => {
-    const next = { home: 'c.start', menu: ['c.start', 'c.u1'], picture: 'c.pic', areas: {} };
-    expect(linksFor(settings.links!, next)).toEqual([
+    const next = { home: 'c.start', menu: ['c.start', 'c.u1', 'c.gone'], picture: 'c.pic', areas: {} };
+    expect(linksFor(settings.links!, next, (key) => key !== 'c.gone')).toEqual([
       { type: 'shows', to: 'c.start' },
       { type: 'shows', to: 'c.u1' },
       { type: 'embeds', to: 'c.pic' },

@@ -9,7 +9,7 @@ import { AREA_NAMES, homeAndMenu, linksFor } from './homeAndMenu.js';
 const course = useCourseStore();
 const courseId = computed(() => course.view!.summary.id);
 const settings = computed((): SnapshotItem | undefined => course.itemsOf('courseSettings')[0]);
-const shown = computed(() => homeAndMenu(settings.value));
+const shown = computed(() => homeAndMenu(settings.value, [...course.itemsById.keys()]));
 const candidates = computed(() =>
   course.view!.items.filter(({ kind }) =>
     ['unit', 'page', 'panel', 'syllabus', 'wiki', 'blog', 'weblink'].includes(kind),
@@ -34,7 +34,7 @@ async function save(changes: {
     const { version, item } = await fetchItem(courseId.value, settings.value.id);
     await saveItem(courseId.value, settings.value.id, version, {
       details: { home: next.home, menu: next.menu, picture: next.picture, areas: next.areas },
-      links: linksFor(item.links, next),
+      links: linksFor(item.links, next, (key) => course.itemsById.has(key)),
     });
     await course.reload();
   } catch (error) {
