@@ -49,6 +49,23 @@ describe('ECO 214 goes from Spring 2026 into its Spring 2027 shell', () => {
     expect(count).toBe(0);
   });
 
+  it('has not a word of a learner, nor their id, in the new course or its texts', async () => {
+    const records = await server.reading.query<{ learner: string; says: string }[]>(
+      `SELECT learner_id AS learner, says FROM learner_record WHERE course_id = ? AND sort IN ('submission', 'reply')`,
+      [SOURCE],
+    );
+    const texts = await server.reading.query<{ text: string }[]>(
+      'SELECT text FROM body WHERE hash IN (SELECT body_hash FROM item WHERE course_id = ?)',
+      [SHELL],
+    );
+    const whole = `${await dumpCourse(server.reading, SHELL)}${texts.map(({ text }) => text).join()}`;
+    expect(new Set(records.map(({ says }) => says)).size).toBeGreaterThan(100);
+    for (const { learner, says } of records) {
+      expect(whole).not.toContain(says);
+      expect(whole).not.toContain(`"${learner}"`);
+    }
+  });
+
   it('puts every unit under its heading in the old order', async () => {
     const order = async (course: string): Promise<string[]> => {
       const { body } = await agent.get(`/api/courses/${course}`);

@@ -150,12 +150,13 @@ export interface NewLearnerRecord {
   readonly itemKey: string | null;
   readonly learnerId: string;
   readonly at: string;
+  readonly says: string;
 }
 
 export const addLearnerRecords: Command<readonly NewLearnerRecord[], void> = async ({ manager }, records) => {
   await manager.query(
-    `INSERT INTO learner_record (course_id, sort, item_key, learner_id, at)
-     SELECT value->>'courseId', value->>'sort', value->>'itemKey', value->>'learnerId', value->>'at' FROM json_each(?)`,
+    `INSERT INTO learner_record (course_id, sort, item_key, learner_id, at, says)
+     SELECT value->>'courseId', value->>'sort', value->>'itemKey', value->>'learnerId', value->>'at', value->>'says' FROM json_each(?)`,
     [JSON.stringify(records)],
   );
 };

@@ -83,6 +83,7 @@ async function loadLearners(writer: Writer, table: string): Promise<void> {
     itemKey: cells.item === '' ? null : `${cells.course}.${cells.item}`,
     learnerId: cells.person!,
     at: cells.at!,
+    says: cells.says!,
   }));
   await writer.run('addLearnerRecords', records);
 }

@@ -22,4 +22,8 @@ export class LearnerRecordRow {
 
   @Column({ type: 'text' })
   at!: string;
+
+  /** What was handed in, answered, marked or noted, in words. */
+  @Column({ type: 'text', default: '' })
+  says!: string;
 }

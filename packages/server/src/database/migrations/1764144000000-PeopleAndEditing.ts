@@ -19,6 +19,7 @@ const UP = [
   `ALTER TABLE "mark" ADD COLUMN "person_id" text`,
   `ALTER TABLE "mark" ADD COLUMN "at" text`,
   `ALTER TABLE "plan" ADD COLUMN "place" integer NOT NULL DEFAULT 1`,
+  `ALTER TABLE "learner_record" ADD COLUMN "says" text NOT NULL DEFAULT ''`,
   `ALTER TABLE "lineage" ADD COLUMN "landed_version" integer NOT NULL DEFAULT 1`,
   `ALTER TABLE "run" ADD COLUMN "for_person_id" text`,
   `ALTER TABLE "run" ADD COLUMN "number" integer NOT NULL DEFAULT 0`,
@@ -45,6 +46,7 @@ const DOWN = [
 
 const COLUMNS: readonly [string, string][] = [
   ['lineage', 'landed_version'],
+  ['learner_record', 'says'],
   ['run', 'number'],
   ['run', 'for_person_id'],
   ['plan', 'place'],
