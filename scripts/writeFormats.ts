@@ -1,7 +1,7 @@
 // Writes docs/formats/*.schema.json from the schemas that the server and the headless commands validate with.
 // With --check it only says which file is not up to date.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { courseSchema, proposedSchema, proposeJobSchema, retimedSchema, retimeJobSchema } from '@yarin/core/schemas';
+import { courseSchema, plannedSchema, planJobSchema, proposedSchema, proposeJobSchema, retimedSchema, retimeJobSchema } from '@yarin/core/schemas';
 
 const SCHEMAS = {
   course: courseSchema,
@@ -9,6 +9,8 @@ const SCHEMAS = {
   retimed: retimedSchema,
   'propose-job': proposeJobSchema,
   proposed: proposedSchema,
+  'plan-job': planJobSchema,
+  plan: plannedSchema,
 };
 
 let stale = 0;

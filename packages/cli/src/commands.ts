@@ -1,5 +1,14 @@
-import { fail, propose, proposeJobProblems, retime, succeed, type Result } from '@yarin/core';
-import { proposeJobSchema, retimeJobSchema } from '@yarin/core/schemas';
+import {
+  fail,
+  planCourses,
+  planJobProblems,
+  propose,
+  proposeJobProblems,
+  retime,
+  succeed,
+  type Result,
+} from '@yarin/core';
+import { planJobSchema, proposeJobSchema, retimeJobSchema } from '@yarin/core/schemas';
 import { validator } from '@yarin/formats';
 
 /** A headless command: takes parsed JSON, answers with what is printed or with problems. */
@@ -23,5 +32,18 @@ function proposeCommand(input: unknown): Result<unknown> {
   return problems.length > 0 ? fail(problems) : succeed(propose(job.value));
 }
 
+const checkPlanJob = validator(planJobSchema);
+
+function planCommand(input: unknown): Result<unknown> {
+  const job = checkPlanJob(input);
+  if (!job.ok) return job;
+  const problems = planJobProblems(job.value);
+  return problems.length > 0 ? fail(problems) : planCourses(job.value);
+}
+
 /** The headless commands by name; a new one is a line here. */
-export const COMMANDS: Readonly<Record<string, Command>> = { retime: retimeCommand, propose: proposeCommand };
+export const COMMANDS: Readonly<Record<string, Command>> = {
+  retime: retimeCommand,
+  plan: planCommand,
+  propose: proposeCommand,
+};

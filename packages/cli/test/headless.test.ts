@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { validator } from '@yarin/formats';
-import { proposedSchema, retimedSchema } from '@yarin/core/schemas';
+import { plannedSchema, proposedSchema, retimedSchema } from '@yarin/core/schemas';
 
 const project = fileURLToPath(new URL('../../..', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'yarin-cli-'));
@@ -97,6 +97,48 @@ describe('yarin propose', () => {
     ];
     for (const [input, code, where] of cases) {
       const { status, stdout, stderr } = yarin('propose', file('propose.json', JSON.stringify(input)));
+      expect([status, stdout]).toEqual([1, '']);
+      expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
+    }
+  });
+});
+
+describe('yarin plan', () => {
+  const PLAN = 'docs/formats/plan-job.example.json';
+  it('prints what happens to every thing of the example, and the new course', () => {
+    const { status, stdout, stderr } = yarin('plan', PLAN);
+    expect([status, stderr]).toEqual([0, '']);
+    const printed = JSON.parse(stdout);
+    expect(validator(plannedSchema)(printed).ok).toBe(true);
+    const verbs = printed.lines.map(({ item, verb }: { item: string; verb: string }) => `${item} ${verb}`);
+    expect(verbs).toEqual([
+      ...['u1 join', 'p1 add', 'hand.png add', 'q1 add', 'b1 add', 'c1 add', 'l1 add', 'e1 add', 'r1 add'],
+      ...['a1 add', 'a2 leave', 's2 here'],
+    ]);
+    expect(printed.lines[4].why).toEqual([{ reason: 'neededBy', item: 'q1' }, { reason: 'all' }]);
+    expect(printed.findings[0]).toMatchObject({ item: 'a2', finding: 'lastTermsAnnouncement', default: 'leave' });
+    expect(printed.looseEnds.map(({ code }: { code: string }) => code)).toEqual(['neededButLeft', 'notOpen']);
+    const essay = printed.course.items.find(({ id }: { id: string }) => id === 'e1');
+    expect(essay.moments).toEqual([{ id: 'e1-due', role: 'due', at: '2027-02-04T14:00' }]);
+  });
+  it('takes what it printed for the next call, and then adds nothing', () => {
+    const job = JSON.parse(readFileSync(join(project, PLAN), 'utf8'));
+    const { course: destination, history } = JSON.parse(yarin('plan', PLAN).stdout);
+    const again = JSON.parse(
+      yarin('plan', file('again.json', JSON.stringify({ ...job, destination, history }))).stdout,
+    );
+    expect(again.lines.filter(({ verb }: { verb: string }) => !['same', 'leave', 'here'].includes(verb))).toEqual([]);
+    expect(again.course).toEqual(destination);
+  });
+  it('refuses what breaks the schema and choices that speak of nothing, with their places', () => {
+    const job = JSON.parse(readFileSync(join(project, PLAN), 'utf8'));
+    const cases: [object, string, string][] = [
+      [{ ...job, sources: [] }, 'minItems', '/sources'],
+      [{ ...job, choices: { findings: { stale: 'leave' } } }, 'noSuchFinding', '/choices/findings/stale'],
+      [{ ...job, choices: { items: { b1: 'maybe' } } }, 'notAllowed', '/choices/items/b1'],
+    ];
+    for (const [input, code, where] of cases) {
+      const { status, stdout, stderr } = yarin('plan', file('plan.json', JSON.stringify(input)));
       expect([status, stdout]).toEqual([1, '']);
       expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
     }

@@ -1,12 +1,13 @@
 export * from './problem.js';
 export * from './calendar/day.js';
 export * from './calendar/dateWords.js';
-export { checkCalendar, checkMeetings } from './calendar/checkCalendar.js';
+export { checkCalendar } from './calendar/checkCalendar.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { indexMeetings } from './calendar/meetingIndex.js';
 export { isWork, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
 export { isMust, type LinkType } from './course/links.js';
+export { checkCourse } from './course/checkCourse.js';
 export { contentHash, textHash } from './course/contentHash.js';
 export { MARK_WORDS } from './course/marks.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
@@ -17,24 +18,33 @@ export { explain } from './retime/explain.js';
 export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
 export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js';
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
-export type { Why } from './choose/choose.js';
+export type { Why } from './choose/decision.js';
+export type { BrokenNeed } from './choose/brokenNeeds.js';
+export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type SettingName } from './course/settings.js';
 export type { Finding, FindingName } from './choose/finding.js';
 export { proposeJobProblems } from './choose/checkProposeJob.js';
 export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
 export { FINDING_WORDS, findFindings } from './choose/findFindings.js';
 export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
+export { planJobProblems } from './plan/checkPlanJob.js';
+export { planCourses } from './plan/planCourses.js';
+export { shellWithoutBrought } from './plan/stock.js';
 export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
 export { reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
 export { isWritten, type PlanLine, type Verb } from './plan/line.js';
 export {
+  indexPlan,
   isGraded,
+  previewOn,
   previewPlan,
+  type PlanGround,
+  type PlanIndex,
   type PlanInput,
   type Preview,
   type PreviewDate,
-  type PreviewItem,
 } from './plan/preview.js';
+export type { PreviewItem } from './plan/landing.js';
 export type { Calendar, Closure, Meeting } from './schemas/calendar.js';
 export {
   LONGEST_TITLE,
@@ -44,7 +54,7 @@ export {
   type NewItem,
   type NewShell,
 } from './schemas/edits.js';
-export type { Choices, Decisions } from './schemas/choices.js';
+export type { Answer, Choices, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
 export * from './api/courses.js';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Calendar, ItemView, SnapshotItem } from '@yarin/core';
+import { homeAndMenu, type Calendar, type ItemView, type SnapshotItem } from '@yarin/core';
 import { datesOf, monthOf, monthsOf } from '../src/course/dates/months.js';
 import { fileRows, sizeWords } from '../src/course/files/fileRows.js';
 import { gradebookOf } from '../src/course/gradebook/gradebook.js';
@@ -7,7 +7,7 @@ import { changesOf, draftOf } from '../src/course/item/itemDraft.js';
 import { LISTED } from '../src/course/item/listedDetails.js';
 import { courseRows } from '../src/course/outline/courseRows.js';
 import { dropMove, keyboardMove } from '../src/course/outline/moves.js';
-import { homeAndMenu, linksFor } from '../src/course/settings/homeAndMenu.js';
+import { linksFor } from '../src/course/settings/settingLinks.js';
 
 const item = (id: string, rest: Partial<SnapshotItem> = {}): SnapshotItem => ({
   id,

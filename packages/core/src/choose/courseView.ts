@@ -1,17 +1,18 @@
 import { snapshotOf, type SnapshotItem } from '../course/snapshot.js';
-import type { Course } from '../schemas/course.js';
-import { textOf } from '../words/textOf.js';
+import { textsOf } from '../course/texts.js';
+import type { Course, Link } from '../schemas/course.js';
+import { hasContent, textOf } from '../words/textOf.js';
 import type { CourseView } from './finding.js';
 
+/** Indexes a course once for all findings; texts are read when a finding asks for them. */
 export function viewCourse(course: Course): CourseView {
   const { items } = snapshotOf(course);
-  const bodies = new Map(course.items.map(({ id, body }) => [id, body ?? '']));
-  const linksTo = new Map<string, { from: SnapshotItem; link: NonNullable<SnapshotItem['links']>[number] }[]>();
+  const stored = new Map(course.items.map((item) => [item.id, item]));
+  const linksTo = new Map<string, { from: SnapshotItem; link: Link }[]>();
   const children = new Map<string, SnapshotItem[]>();
-  const texts = new Map<string, string>();
   for (const item of items) {
     for (const link of item.links ?? []) {
-      if (link.course !== undefined) continue;
+      if (link.course !== undefined || link.to === item.id) continue;
       const known = linksTo.get(link.to);
       if (known === undefined) linksTo.set(link.to, [{ from: item, link }]);
       else known.push({ from: item, link });
@@ -21,17 +22,28 @@ export function viewCourse(course: Course): CourseView {
     if (siblings === undefined) children.set(item.parent, [item]);
     else siblings.push(item);
   }
+  const read = (mode: 'with addresses' | 'words alone'): ((item: SnapshotItem) => string) => {
+    const texts = new Map<string, string>();
+    return ({ id }) => {
+      let text = texts.get(id);
+      if (text === undefined) {
+        text = textsOf(stored.get(id)!)
+          .map((each) => textOf(each, mode))
+          .join('\n');
+        texts.set(id, text);
+      }
+      return text;
+    };
+  };
   return {
     course,
     items,
     byId: new Map(items.map((item) => [item.id, item])),
     linksTo: (id) => linksTo.get(id) ?? [],
     childrenOf: (id) => children.get(id) ?? [],
-    bodyOf: ({ id }) => bodies.get(id) ?? '',
-    textOf(item) {
-      let text = texts.get(item.id);
-      if (text === undefined) texts.set(item.id, (text = textOf(bodies.get(item.id) ?? '')));
-      return text;
-    },
+    hasText: ({ id }) => hasContent(stored.get(id)!.body),
+    bodiesOf: ({ id }) => textsOf(stored.get(id)!),
+    textOf: read('words alone'),
+    textWithAddresses: read('with addresses'),
   };
 }

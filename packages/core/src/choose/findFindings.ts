@@ -12,8 +12,10 @@ import { lastTermsAnnouncement } from './findings/lastTermsAnnouncement.js';
 import { lastTermsSyllabus } from './findings/lastTermsSyllabus.js';
 import { meetingLink } from './findings/meetingLink.js';
 import { noPoints } from './findings/noPoints.js';
+import { olderCourseLink } from './findings/olderCourseLink.js';
 import { oneOffEvent } from './findings/oneOffEvent.js';
 import { originalityCheck } from './findings/originalityCheck.js';
+import { otherMode } from './findings/otherMode.js';
 import { otherTerm } from './findings/otherTerm.js';
 import { stockThing } from './findings/stockThing.js';
 import { unused } from './findings/unused.js';
@@ -32,6 +34,8 @@ const RULES: readonly FindingRule[] = [
   otherTerm,
   double,
   hiddenAllTerm,
+  olderCourseLink,
+  otherMode,
   noPoints,
 ];
 
@@ -49,30 +53,51 @@ export const FINDING_WORDS: Readonly<Record<FindingName, string>> = {
   otherTerm: 'dated in another term',
   double: 'doubles',
   hiddenAllTerm: 'hidden all term',
+  olderCourseLink: 'links into older courses',
+  otherMode: 'words of the old mode',
   noPoints: 'work without points',
 };
 
+/** What an institution knows beside the two courses. */
+export interface FindingKnowledge {
+  /** Hosts of video meetings; the usual ones when absent. */
+  readonly meetingHosts?: readonly string[];
+  /** Whether a course of this system has this id. */
+  readonly isCourse?: (id: string) => boolean;
+}
+
 /**
- * Finds what is outdated or harmful in a course that is about to be brought into a shell.
+ * Finds what is outdated or harmful in a course that is about to be brought into a shell. What a person marked keeps its
+ * findings; the mark's outcome is their default.
  *
  * @param source  a course whose calendar `checkCalendar` found sound
  * @param shell   the destination, with what it holds already
  * @see docs/rules.md, "Findings"
  */
-export function findFindings(source: Course, shell: Course, meetingHosts = MEETING_HOSTS): Finding[] {
+export function findFindings(
+  source: Course,
+  shell: Course,
+  { meetingHosts = MEETING_HOSTS, isCourse = () => false }: FindingKnowledge = {},
+): Finding[] {
   const calendar = indexCalendar(source.calendar, shell.calendar.weekStartsOn ?? 1);
   const context: FindingContext = {
     source: viewCourse(source),
     shell: viewCourse(shell),
     calendar,
     meetings: indexMeetings(calendar, source.meetings ?? []),
+    isCourse,
     words: {
       calendar: source.calendar,
       termName: source.course.term,
       courseTitle: source.course.title,
       monthFirst: (source.course.locale ?? 'en-US') === 'en-US',
+      room: source.course.room,
       meetingHosts,
     },
   };
-  return RULES.flatMap((rule) => rule(context));
+  const marks = new Map((source.marks ?? []).map(({ item, mark }) => [item, mark]));
+  return RULES.flatMap((rule) => rule(context)).map((finding) => {
+    const mark = marks.get(finding.item);
+    return mark === undefined ? finding : { ...finding, default: mark === 'never' ? 'leave' : 'bring' };
+  });
 }

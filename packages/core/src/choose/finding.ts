@@ -4,20 +4,25 @@ import type { SnapshotItem } from '../course/snapshot.js';
 import type { Course, Link } from '../schemas/course.js';
 import type { WordContext } from '../words/found.js';
 
-export type FindingName =
-  | 'lastTermsAnnouncement'
-  | 'oneOffEvent'
-  | 'meetingLink'
-  | 'heldOutside'
-  | 'originalityCheck'
-  | 'lastTermsSyllabus'
-  | 'stockThing'
-  | 'unused'
-  | 'emptyUnit'
-  | 'otherTerm'
-  | 'double'
-  | 'hiddenAllTerm'
-  | 'noPoints';
+/** Every finding, in the order in which findings are listed. */
+export const FINDING_NAMES = [
+  'lastTermsAnnouncement',
+  'oneOffEvent',
+  'meetingLink',
+  'heldOutside',
+  'originalityCheck',
+  'lastTermsSyllabus',
+  'stockThing',
+  'unused',
+  'emptyUnit',
+  'otherTerm',
+  'double',
+  'hiddenAllTerm',
+  'olderCourseLink',
+  'otherMode',
+  'noPoints',
+] as const;
+export type FindingName = (typeof FINDING_NAMES)[number];
 
 /** What becomes of an item by a finding; of several, the first in this order decides. */
 export type FindingDefault = 'leave' | 'ask' | 'join' | 'bring';
@@ -28,6 +33,8 @@ export interface Finding {
   readonly finding: FindingName;
   readonly evidence: string;
   readonly default: FindingDefault;
+  /** Of a double: the one that stays. */
+  readonly stays?: string;
 }
 
 /** A course indexed for finding: what is where, what leads where, what a reader sees. */
@@ -38,10 +45,14 @@ export interface CourseView {
   /** Links and addresses that lead to an item. */
   linksTo(id: string): readonly { readonly from: SnapshotItem; readonly link: Link }[];
   childrenOf(id: string): readonly SnapshotItem[];
-  /** The words of an item's text, without quotations and code. */
+  /** Whether a reader sees anything in the item's body, a picture too. */
+  hasText(item: SnapshotItem): boolean;
+  /** The words of all texts of an item, without quotations, references and code. */
   textOf(item: SnapshotItem): string;
-  /** The text as it stands, markup included. */
-  bodyOf(item: SnapshotItem): string;
+  /** The same, with the address behind each link. */
+  textWithAddresses(item: SnapshotItem): string;
+  /** All texts of an item as they stand, markup included. */
+  bodiesOf(item: SnapshotItem): readonly string[];
 }
 
 export interface FindingContext {
@@ -50,6 +61,8 @@ export interface FindingContext {
   readonly words: WordContext;
   readonly calendar: CalendarIndex;
   readonly meetings: MeetingIndex;
+  /** Whether a course of this system has this id. */
+  readonly isCourse: (id: string) => boolean;
 }
 
 /** One reason, one file: looks at the whole course and says what it found. */

@@ -1,7 +1,10 @@
 import type { Calendar, Meeting } from '../schemas/calendar.js';
-import type { Course, CourseHead, Item, Mark } from '../schemas/course.js';
+import type { Course, CourseHead, Item, ItemState, Mark } from '../schemas/course.js';
 import { addressesIn, itemAddressed } from '../words/addresses.js';
+import { hasContent } from '../words/textOf.js';
 import { contentHash, textHash } from './contentHash.js';
+import { isMust } from './links.js';
+import { textsOf } from './texts.js';
 
 /** An item without its text, which choosing and planning do not need. */
 export interface SnapshotItem extends Omit<Item, 'body'> {
@@ -20,10 +23,10 @@ export interface Snapshot {
   readonly marks: readonly Mark[];
 }
 
-type Linked = Pick<Item, 'body' | 'links'>;
+type Linked = Pick<Item, 'body' | 'links' | 'details'>;
 
 /**
- * The links of an item: those that are listed, and one for every address in its body that leads to an item or file of
+ * The links of an item: those that are listed, and one for every address in its texts that leads to an item or file of
  * the course.
  */
 export function linksOf(
@@ -32,11 +35,15 @@ export function linksOf(
   byId: ReadonlyMap<string, Pick<Item, 'id' | 'kind'>>,
 ): NonNullable<Item['links']> {
   const links = [...(item.links ?? [])];
-  for (const { address, embedded } of addressesIn(item.body ?? '')) {
-    const id = itemAddressed(address, courseId, (segment) => byId.has(segment));
+  const isItem = (segment: string): boolean => byId.has(segment);
+  const url = typeof item.details?.url === 'string' ? [{ address: item.details.url, embedded: false }] : [];
+  for (const { address, embedded } of [...textsOf(item).flatMap(addressesIn), ...url]) {
+    const id = itemAddressed(address, courseId, isItem);
     const target = id === undefined ? undefined : byId.get(id);
-    if (target === undefined || links.some(({ to }) => to === target.id)) continue;
-    links.push({ type: embedded || target.kind === 'file' ? 'embeds' : 'links', to: target.id });
+    if (target === undefined) continue;
+    const type = embedded || target.kind === 'file' ? 'embeds' : 'links';
+    if (links.some((link) => link.to === target.id && (link.type === type || isMust(link.type)))) continue;
+    links.push({ type, to: target.id });
   }
   return links;
 }
@@ -50,7 +57,7 @@ export function snapshotOf(course: Course): Snapshot {
     marks: course.marks ?? [],
     items: course.items.map((item) => {
       const { body, ...rest } = item;
-      const bodyHash = body === undefined || body === '' ? undefined : textHash(body);
+      const bodyHash = hasContent(body) ? textHash(body!) : undefined;
       return {
         ...rest,
         links: linksOf(item, course.course.id, byId),
@@ -60,3 +67,7 @@ export function snapshotOf(course: Course): Snapshot {
     }),
   };
 }
+
+/** The state of an item as a person left it: before a whole course was hidden or archived at once, what it was then. */
+export const ownState = ({ state, stateBefore }: Pick<Item, 'state' | 'stateBefore'>): ItemState =>
+  (state === undefined || state === 'hidden' ? stateBefore : undefined) ?? state ?? 'open';

@@ -1,20 +1,38 @@
-const COPY_MARKS = [/^copy of /, / ?[([]?\bcopy(?: [2-9])?[)\]]?$/, / ?\([2-9]\)$/, /-[1-9]$/];
+/** Copy marks in their usual places, tried in this order on a title in lower case. */
+const COPY_MARKS = [
+  /^copy (?:\d+ )?of[ :]+/,
+  /[ _–-]*[([]?(?<![\p{L}\p{N}])copy(?: ?[([]?[1-9][)\]]?)?[)\]]?$/u,
+  / ?\([2-9]\)$/,
+  /-[1-9]$/,
+];
+const EXTENSION = /\.[a-z][a-z0-9]{1,4}$/;
 
-/** A title without a mark that says it is a copy, or `undefined` when it bears none. Works on lower case. */
+/** A title without the copy mark that it bears; `undefined` when it bears none. Works on lower case. */
 function withoutCopyMark(title: string): string | undefined {
+  const extension = EXTENSION.exec(title)?.[0] ?? '';
+  const name = extension === '' ? title : title.slice(0, -extension.length);
   for (const mark of COPY_MARKS) {
-    const bare = title.replace(mark, '');
-    if (bare !== title && bare.trim() !== '') return bare;
+    const bare = name.replace(mark, '');
+    if (bare !== name && bare.trim() !== '') return bare.trim() + extension;
   }
   return undefined;
 }
 
+const lowered = (title: string): string => title.normalize('NFKC').toLowerCase().replace(/_/g, ' ').trim();
+
+/** A title as it is compared with its copy mark: case, spaces and punctuation ignored. */
+export const plainTitle = (title: string): string => lowered(title).replace(/[^\p{L}\p{N}]+/gu, '');
+
+/** What a title would be without its copy mark, without the mark before that, and so on; empty when it bears none. */
+export function titlesWithoutMark(title: string): string[] {
+  const titles: string[] = [];
+  for (let bare = withoutCopyMark(lowered(title)); bare !== undefined; bare = withoutCopyMark(bare)) titles.push(bare);
+  return titles;
+}
+
 /**
- * A title as it is compared: case, spaces, punctuation and a copy mark ignored.
+ * A title as it is compared: case, spaces, punctuation and copy marks ignored.
  *
  * @see docs/rules.md, "Matching against the shell"
  */
-export function normalisedTitle(title: string): string {
-  const lower = title.normalize('NFKC').toLowerCase().trim();
-  return (withoutCopyMark(lower) ?? lower).replace(/[^\p{L}\p{N}]+/gu, '');
-}
+export const normalisedTitle = (title: string): string => plainTitle(titlesWithoutMark(title).at(-1) ?? title);

@@ -1,4 +1,4 @@
-import type { Why } from '../choose/choose.js';
+import type { Why } from '../choose/decision.js';
 
 export type Verb = 'add' | 'join' | 'same' | 'update' | 'keep' | 'ask' | 'gone' | 'leave' | 'here';
 
@@ -7,12 +7,17 @@ export interface PlanLine {
   readonly source: string;
   readonly item: string | null;
   readonly verb: Verb;
+  /** The reason first; behind it, for what others need, theirs, up to what was chosen. */
   readonly why: readonly Why[];
   readonly to: string | null;
   readonly place?: true;
+  /** Of `ask`: a person decided; something is written, or all of the shell's is kept. */
+  readonly answered?: 'written' | 'kept';
+  /** It comes for something inside it: title, place and state, without its text. */
+  readonly headingOnly?: true;
 }
 
 const WRITTEN: readonly Verb[] = ['add', 'join', 'update'];
 
-export const isWritten = ({ verb, place }: Pick<PlanLine, 'verb' | 'place'>): boolean =>
-  WRITTEN.includes(verb) || place === true;
+export const isWritten = ({ verb, place, answered }: Pick<PlanLine, 'verb' | 'place' | 'answered'>): boolean =>
+  WRITTEN.includes(verb) || place === true || answered === 'written';

@@ -2,6 +2,7 @@ import type { Finding } from '../choose/finding.js';
 import { isWork } from '../course/kinds.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { CourseHead } from '../schemas/course.js';
+import type { BrokenNeed } from '../choose/brokenNeeds.js';
 import type { PlanLine } from './line.js';
 
 export type Severity = 'breaks' | 'wrong' | 'untidy';
@@ -24,6 +25,7 @@ interface PlanBehind {
   readonly source: Snapshot;
   readonly findings: readonly Finding[];
   readonly lines: readonly PlanLine[];
+  readonly broken: readonly BrokenNeed[];
 }
 
 type Check = (course: CourseAsItStands) => LooseEnd[];
@@ -132,16 +134,16 @@ const RANK: Readonly<Record<Severity, number>> = { breaks: 0, wrong: 1, untidy: 
 /**
  * What a person should still look at in a course, the worst first: as it stands, or as it will stand after a plan.
  *
- * @param behind  the plan that leads there, for what only the old course tells
+ * @param behind  the plans that lead there, for what only the old courses tell
  * @see docs/rules.md, "Loose ends"
  */
-export function looseEndsOf(course: CourseAsItStands, behind?: PlanBehind): LooseEnd[] {
+export function looseEndsOf(course: CourseAsItStands, behind: readonly PlanBehind[] = []): LooseEnd[] {
   const ends = CHECKS.flatMap((check) => check(course));
-  if (behind !== undefined) ends.push(...planEnds(behind));
+  ends.push(...behind.flatMap(planEnds));
   return ends.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
 
-function planEnds({ source, findings, lines }: PlanBehind): LooseEnd[] {
+function planEnds({ source, findings, lines, broken }: PlanBehind): LooseEnd[] {
   const items = new Map(source.items.map((item) => [item.id, item]));
   const comes = new Set(lines.filter(({ verb }) => verb !== 'leave').map(({ item }) => item));
   const of = (ids: readonly (string | null)[]): SnapshotItem[] => ids.flatMap((id) => items.get(id ?? '') ?? []);
@@ -149,17 +151,30 @@ function planEnds({ source, findings, lines }: PlanBehind): LooseEnd[] {
     of(
       findings.filter(({ finding, item }) => finding === name && comes.has(item) === comesToo).map(({ item }) => item),
     );
-  const asks = lines.filter(({ verb }) => verb === 'ask').map(({ item }) => item);
-  const rules = lines.filter(({ why }) => why[0]?.reason === 'endMissing').map(({ item }) => item);
+  const asks = lines.filter(({ verb, answered }) => verb === 'ask' && answered === undefined).map(({ item }) => item);
+  const needed = broken.flatMap((each) => (each.is === 'neededButLeft' ? [each.item] : []));
   const reworded = source.marks
     .filter(({ mark, item }) => mark === 'reword' && comes.has(item))
     .map(({ item }) => item);
   return [
-    ...about(of(rules), {
-      code: 'ruleStays',
-      severity: 'breaks',
-      one: 'A rule stays behind, since one of its ends does',
-      many: 'rules stay behind, since one of their ends does',
+    ...broken.flatMap((each): LooseEnd[] => {
+      if (each.is !== 'ruleStays') return [];
+      const titleOf = (id: string): string => items.get(id)?.title ?? 'something that is not here';
+      return [
+        {
+          code: 'ruleStays',
+          severity: 'breaks',
+          sentence: `“${titleOf(each.guards)}” would open without its condition`,
+          detail: `“${titleOf(each.rule)}” stays behind, since “${titleOf(each.reads)}” does`,
+          items: [each.rule, each.guards],
+        },
+      ];
+    }),
+    ...about(of(needed), {
+      code: 'neededButLeft',
+      severity: 'wrong',
+      one: 'One thing that you left comes all the same, since others need it',
+      many: 'things that you left come all the same, since others need them',
     }),
     ...about(of(asks), {
       code: 'standsAlready',
@@ -178,6 +193,12 @@ function planEnds({ source, findings, lines }: PlanBehind): LooseEnd[] {
       severity: 'wrong',
       one: 'You marked one thing to be reworded',
       many: 'things are marked to be reworded',
+    }),
+    ...about(found('olderCourseLink', true), {
+      code: 'olderCourseLink',
+      severity: 'wrong',
+      one: 'A text links into an older course',
+      many: 'texts link into older courses',
     }),
     ...about(found('originalityCheck', true), {
       code: 'originalityCheck',

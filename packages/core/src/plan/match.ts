@@ -1,6 +1,6 @@
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { normalisedTitle } from '../course/title.js';
-import { isStockOrEmpty } from './stock.js';
+import { givesWay } from './stock.js';
 
 /** What an earlier run left: which item of the shell came from which item of which course, and what both said then. */
 export interface LineageEntry {
@@ -69,12 +69,13 @@ export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonl
   }
   const titleKey = ({ kind, title }: SnapshotItem): string =>
     kind === 'courseSettings' ? kind : `${kind} ${normalisedTitle(title)}`;
+  const gives = givesWay(shell.items);
   const byTitle = unmatched(titleKey);
   for (const item of source.items) {
     if (byItem.has(item.id)) continue;
     const there = byTitle.size === 0 ? undefined : take(byTitle, titleKey(item));
     if (there === undefined) byItem.set(item.id, { verb: 'add' });
-    else byItem.set(item.id, { verb: isStockOrEmpty(there) ? 'join' : 'ask', to: there.id });
+    else byItem.set(item.id, { verb: gives(there) ? 'join' : 'ask', to: there.id });
   }
   return { byItem, gone: [...entries.values()] };
 }

@@ -1,37 +1,40 @@
-import type { Decision } from '../choose/choose.js';
-import { choose } from '../choose/choose.js';
+import { brokenNeeds, type BrokenNeed } from '../choose/brokenNeeds.js';
+import { indexChoices, type ChoiceIndex } from '../choose/choiceIndex.js';
+import { chooseOn } from '../choose/choose.js';
+import type { ChoiceDecisions } from '../choose/decision.js';
+import { chainOf } from '../choose/explain.js';
 import type { Finding } from '../choose/finding.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { DoubtfulMoment } from '../retime/causes.js';
 import { retime, type Retimed } from '../retime/retime.js';
-import type { Decisions } from '../schemas/choices.js';
-import type { ItemState, Link, Moment } from '../schemas/course.js';
+import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
-import { arrange } from './arrange.js';
 import { countByKind, type KindCounts } from './counts.js';
-import { isWritten, type PlanLine, type Verb } from './line.js';
-import { matchToShell, type LineageEntry, type Match } from './match.js';
+import { landedItems, orderOf, type PreviewItem } from './landing.js';
+import { isWritten, type PlanLine } from './line.js';
+import { matchToShell, type LineageEntry, type Match, type Matches } from './match.js';
 
-/** An item of the new course as it will stand. */
-export interface PreviewItem extends SnapshotItem {
-  /** The item of the source that it comes from or answers to. */
-  readonly from: string | undefined;
-  readonly verb: Verb;
-  readonly isPlace: boolean;
-}
-
-export interface PlanInput {
+/** Both sides of a plan, with what follows from them alone and what earlier runs left. */
+export interface PlanGround {
   readonly source: Snapshot;
   readonly shell: Snapshot;
   readonly findings: readonly Finding[];
+  readonly lineage: readonly LineageEntry[];
+  /** Of several sources: things that a source with precedence has too, with what that one is in the new course. */
+  readonly overlaps?: ReadonlyMap<string, { readonly item: string; readonly to: string | null }>;
+}
+
+/** What was decided on it. */
+export interface PlanDecided {
   readonly decisions: Decisions;
   /** The policy in force: the person's, else the proposed one. */
   readonly policy: Policy;
-  readonly lineage: readonly LineageEntry[];
   /** Wall-clock moment in the destination's zone; dates before it are flagged. */
   readonly now?: string;
 }
+
+export type PlanInput = PlanGround & PlanDecided;
 
 /** The new course before it exists, and what happens to every thing on the way there. */
 export interface Preview {
@@ -42,11 +45,63 @@ export interface Preview {
   readonly counts: KindCounts;
   /** How many things the run would write. */
   readonly toWrite: number;
+  /** What the choices would break until somebody answers. */
+  readonly broken: readonly BrokenNeed[];
 }
 
 export interface PreviewDate extends DoubtfulMoment {
   readonly item: string;
   readonly graded: boolean;
+}
+
+/** Both sides of a plan indexed once: what does not change while a person chooses. */
+export interface PlanIndex {
+  readonly ground: PlanGround;
+  readonly choice: ChoiceIndex;
+  readonly matches: Matches;
+  /** What each item of the source is matched with, by its place. */
+  readonly matchAt: readonly Match[];
+  /** What the shell has in the place of an item, by itself. */
+  readonly metAt: readonly (string | null)[];
+  readonly standing: ReadonlyMap<string, SnapshotItem>;
+  /** Places of the source's items in the order in which they stand. */
+  readonly inOrder: readonly number[];
+}
+
+export function indexPlan(ground: PlanGround): PlanIndex {
+  const { source, shell, findings, lineage, overlaps } = ground;
+  const matches = matchToShell(source, shell, lineage);
+  const matchAt = source.items.map(({ id }) => matches.byItem.get(id)!);
+  return {
+    ground,
+    choice: indexChoices(source, findings, overlaps),
+    matches,
+    matchAt,
+    metAt: source.items.map(({ id }, at) => {
+      const overlap = overlaps?.get(id);
+      if (overlap !== undefined) return overlap.to;
+      const match = matchAt[at]!;
+      return match.verb === 'add' ? null : match.to;
+    }),
+    standing: new Map(shell.items.map((item) => [item.id, item])),
+    inOrder: orderOf(source.items),
+  };
+}
+
+/** What the shell has in the place of an item, by itself or because a person said what serves. */
+function metBy({ choice, metAt, standing }: PlanIndex, { equivalents }: Choices): (at: number) => string | null {
+  const serving = new Map<number, string>();
+  for (const [id, serves] of Object.entries(equivalents ?? {})) {
+    const at = choice.placeOf.get(id);
+    if (at !== undefined && standing.has(serves)) serving.set(at, serves);
+  }
+  return serving.size === 0 ? (at) => metAt[at]! : (at) => serving.get(at) ?? metAt[at]!;
+}
+
+/** Which things come, by the choices: the part of a plan that a toggle computes anew. */
+export function chooseInPlan(index: PlanIndex, choices: Choices): ChoiceDecisions {
+  const met = metBy(index, choices);
+  return chooseOn(index.choice, choices, (at) => met(at) !== null);
 }
 
 /**
@@ -56,26 +111,24 @@ export interface PreviewDate extends DoubtfulMoment {
  * @returns the preview, or the problems of the calendars and dates
  * @see docs/rules.md, "The plan"
  */
-export function previewPlan({ source, shell, findings, decisions, policy, lineage, now }: PlanInput): Result<Preview> {
-  const matches = matchToShell(source, shell, lineage);
-  const chosen = choose({
-    source,
-    findings,
-    choices: decisions.choices,
-    isMet: (id) => matches.byItem.get(id)?.verb !== 'add',
-  });
-  const standing = new Set(shell.items.map(({ id }) => id));
-  const lines = source.items.map((item) => {
-    const newId = standing.has(item.id) ? `${source.course.id}:${item.id}` : item.id;
-    return lineOf(source.course.id, item.id, chosen.get(item.id)!, matches.byItem.get(item.id)!, newId);
-  });
-  const written = new Set(lines.filter(isWritten).map(({ item }) => item));
-  const job = retimeJobOf(source, shell, (id) => written.has(id), { policy, byHand: decisions.byHand, now });
+export const previewPlan = (input: PlanInput): Result<Preview> => previewOn(indexPlan(input), input);
+
+/** The same on sides that are indexed already. */
+export function previewOn(index: PlanIndex, { decisions, policy, now }: PlanDecided): Result<Preview> {
+  const { source, shell } = index.ground;
+  const { matches, standing } = index;
+  const chosen = chooseInPlan(index, decisions.choices);
+  const met = metBy(index, decisions.choices);
+  const lines = source.items.map(({ id }, at) =>
+    lineOf(index, at, chosen, decisions, met(at), standing.has(id) ? `${source.course.id}:${id}` : id),
+  );
+  const comes = (at: number): boolean => bringsDates(lines[at]!, decisions);
+  const job = retimeJobOf(source, shell, comes, { policy, byHand: decisions.byHand, now });
   const retimed = retime(job);
   if (!retimed.ok) return fail(retimed.problems);
 
-  const items = previewItems(source, shell, lines, chosen, retimed.value, decisions);
-  const dates = datesOf(source, job.moments, retimed.value);
+  const items = landedItems({ index, lines, chosen, met, retimed: retimed.value, decisions });
+  const dates = datesOf(index, job.moments, retimed.value);
   const answered = new Set(lines.map(({ to }) => to));
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
@@ -92,23 +145,48 @@ export function previewPlan({ source, shell, findings, decisions, policy, lineag
     items,
     dates,
     counts: countByKind(source.items, lines),
-    toWrite: lines.filter(isWritten).length,
+    toWrite: lines.reduce((sum, line) => sum + (isWritten(line) ? 1 : 0), 0),
+    broken: brokenNeeds(index.choice, chosen, decisions.choices, shell.items, (at) => met(at) !== null),
   });
 }
 
-/** @param newId  the id that the item has in the shell when it is new there */
+const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>
+  isWritten(line) && (line.verb !== 'ask' || answers?.[line.item!]?.dates === 'source');
+
+/**
+ * @param there  what the shell has in its place
+ * @param newId  the id that the item has in the shell when it is new there
+ */
 function lineOf(
-  source: string,
-  item: string,
-  { bring, place, met, why }: Decision,
-  match: Match,
+  { ground, matchAt }: PlanIndex,
+  at: number,
+  chosen: ChoiceDecisions,
+  { answers: decided }: Decisions,
+  there: string | null,
   newId: string,
 ): PlanLine {
+  const decision = chosen.list[at]!;
+  const { bring, place, met, standIn } = decision;
+  const match = matchAt[at]!;
   const isNew = match.verb === 'add';
-  if (bring) return { source, item, verb: match.verb, why, to: isNew ? newId : match.to };
-  if (place && isNew) return { source, item, verb: 'leave', why, to: newId, place: true };
-  return { source, item, verb: 'leave', why, to: (met || place) && !isNew ? match.to : null };
+  const source = ground.source.course.id;
+  const item = ground.source.items[at]!.id;
+  const why = chainOf(chosen, decision);
+  if (!bring) {
+    if (place && isNew) return { source, item, verb: 'leave', why, to: newId, place: true };
+    const answers = standIn === undefined && (met || place || why[0]?.reason === 'overlap');
+    return { source, item, verb: 'leave', why, to: answers ? there : null };
+  }
+  const to = isNew ? newId : match.to;
+  const answer = match.verb === 'ask' ? decided?.[item] : undefined;
+  if (answer !== undefined)
+    return { source, item, verb: 'ask', why, to, answered: keepsAll(answer) ? 'kept' : 'written' };
+  return why[0]?.reason === 'parentOf' && isNew
+    ? { source, item, verb: match.verb, why, to, headingOnly: true }
+    : { source, item, verb: match.verb, why, to };
 }
+
+const keepsAll = (answer: Answer): boolean => Object.values(answer).every((side) => side === 'shell');
 
 interface Retiming {
   readonly policy: Policy;
@@ -116,23 +194,32 @@ interface Retiming {
   readonly now: string | undefined;
 }
 
-/** The job that moves the moments of what comes, for everybody and for sections. */
+const NO_PARENTS: ReadonlyMap<string, string | undefined> = new Map();
+
+/**
+ * The job that moves the moments of what comes, for everybody and for sections.
+ *
+ * @param comes  by the place of an item in the source
+ */
 export function retimeJobOf(
   source: Snapshot,
   shell: Snapshot,
-  comes: (id: string) => boolean,
+  comes: (at: number) => boolean,
   { policy, byHand, now }: Retiming,
 ): RetimeJob {
-  const parents = new Map(source.items.map(({ id, parent }) => [id, parent]));
+  const hasUnits = Object.keys(policy.byUnit ?? {}).length > 0;
+  const parents = hasUnits ? new Map(source.items.map(({ id, parent }) => [id, parent])) : NO_PARENTS;
   const moments: RetimeMoment[] = [];
-  for (const item of source.items) {
-    if (item.moments === undefined || item.moments.length === 0 || !comes(item.id)) continue;
+  for (let at = 0; at < source.items.length; at++) {
+    const item = source.items[at]!;
+    if (item.moments === undefined || item.moments.length === 0 || !comes(at)) continue;
     const unit = ancestors(item.id, parents);
     const graded = isGraded(item);
     for (const { id, role, at, for: people, series } of item.moments)
       moments.push({ id, item: item.id, role, at, for: people, kind: item.kind, unit, graded, series });
   }
-  const known = new Set(moments.map(({ id }) => id));
+  const isSet = Object.keys(byHand).length > 0;
+  const known = new Set(isSet ? moments.map(({ id }) => id) : []);
   return {
     source: { calendar: source.calendar, meetings: [...source.meetings] },
     destination: { calendar: shell.calendar, meetings: [...shell.meetings] },
@@ -153,127 +240,14 @@ function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>)
 export const isGraded = ({ points, links }: SnapshotItem): boolean =>
   (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
 
-function datesOf(source: Snapshot, moments: readonly RetimeMoment[], retimed: readonly Retimed[]): PreviewDate[] {
-  const items = new Map(source.items.map((item) => [item.id, item]));
-  return retimed.map((each, index) => {
-    const { item, graded } = moments[index]!;
-    const { kind, title } = items.get(item!)!;
-    return { ...each, item: item!, kind, title, graded: graded === true };
-  });
-}
-
-const DATED_BY = ['due', 'starts', 'posts', 'opens'];
-
-function previewItems(
-  source: Snapshot,
-  shell: Snapshot,
-  lines: readonly PlanLine[],
-  chosen: ReadonlyMap<string, Decision>,
+function datesOf(
+  { ground, choice }: PlanIndex,
+  moments: readonly RetimeMoment[],
   retimed: readonly Retimed[],
-  { choices }: Decisions,
-): PreviewItem[] {
-  const newDate = new Map(retimed.map((each) => [each.id, each]));
-  const toId = new Map(lines.flatMap(({ item, to }) => (item === null || to === null ? [] : [[item, to] as const])));
-  const hidden = new Set(source.marks.filter(({ mark }) => mark === 'hidden').map(({ item }) => item));
-  const standing = new Map(shell.items.map((item) => [item.id, item]));
-  const parentOf = ({ parent }: SnapshotItem): string | undefined =>
-    parent === undefined ? undefined : toId.get(parent);
-  const positions = placesOf(source, shell, toId, parentOf);
-  const written = new Map<string, PreviewItem>();
-  const answers = new Map<string, { from: string; verb: Verb }>();
-
-  source.items.forEach((item, index) => {
-    const line = lines[index]!;
-    if (line.to === null) return;
-    if (!isWritten(line)) {
-      answers.set(line.to, { from: item.id, verb: line.verb });
-      return;
-    }
-    const asked = chosen.get(item.id)!.by === 'ask';
-    const isPlace = line.place === true;
-    const moments: Moment[] = [];
-    let undated = false;
-    for (const moment of item.moments ?? []) {
-      const { to, flags } = newDate.get(moment.id)!;
-      const stays = to !== null && !(asked && flags.includes('otherTerm'));
-      if (stays) moments.push({ ...moment, at: to });
-      else undated ||= DATED_BY.includes(moment.role);
-    }
-    const there = standing.get(line.to);
-    const parent = there === undefined ? parentOf(item) : there.parent;
-    const position = there === undefined ? positions.get(line.to) : there.position;
-    const details = isPlace ? { placeKept: true } : landedDetails(item.details);
-    const bodyHash = isPlace ? undefined : item.bodyHash;
-    const links: Link[] = [];
-    for (const link of item.links ?? [])
-      if (!isPlace || link.type === 'gradedIn')
-        links.push(link.course === undefined ? { ...link, to: toId.get(link.to) ?? link.to } : link);
-    written.set(line.to, {
-      id: line.to,
-      kind: item.kind,
-      title: item.title,
-      contentHash: item.contentHash,
-      moments,
-      links,
-      state:
-        isPlace || undated || asked ? 'draft' : hidden.has(item.id) ? 'hidden' : landingState(item, source, choices),
-      points: item.points,
-      bodyHash,
-      details,
-      parent,
-      position,
-      from: item.id,
-      verb: line.verb,
-      isPlace,
-    });
+): PreviewDate[] {
+  return retimed.map(({ id, role, from, to, rule, steps, flags }, index) => {
+    const { item, graded } = moments[index]!;
+    const { kind, title } = ground.source.items[choice.placeOf.get(item!)!]!;
+    return { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
   });
-  const rest = shell.items
-    .filter(({ id }) => !written.has(id))
-    .map((item): PreviewItem => {
-      const answer = answers.get(item.id);
-      return { ...item, from: answer?.from, verb: answer?.verb ?? 'here', isPlace: false };
-    });
-  return [...written.values(), ...rest];
 }
-
-/** An originality check cannot carry over, so work lands as plain work. */
-function landedDetails(details: SnapshotItem['details']): SnapshotItem['details'] {
-  if (details?.originalityCheck === undefined) return details;
-  const { originalityCheck: _, ...rest } = details;
-  return rest;
-}
-
-function landingState(item: SnapshotItem, { course }: Snapshot, { landing }: Decisions['choices']): ItemState {
-  if (landing === 'draft' || landing === 'hidden') return landing;
-  return (course.archived === true ? (item.stateBefore ?? item.state) : item.state) ?? 'open';
-}
-
-/** Places among their siblings in the shell for what is new there. */
-function placesOf(
-  source: Snapshot,
-  shell: Snapshot,
-  toId: ReadonlyMap<string, string>,
-  parentOf: (item: SnapshotItem) => string | undefined,
-): ReadonlyMap<string, number> {
-  const standing = new Map<string | undefined, { id: string; position: number }[]>();
-  for (const { id, parent, position } of inOrder(shell.items)) {
-    const siblings = standing.get(parent) ?? [];
-    siblings.push({ id, position: position ?? siblings.length + 1 });
-    standing.set(parent, siblings);
-  }
-  const incoming = new Map<string | undefined, string[]>();
-  for (const item of inOrder(source.items)) {
-    const to = toId.get(item.id);
-    if (to === undefined) continue;
-    const siblings = incoming.get(parentOf(item));
-    if (siblings === undefined) incoming.set(parentOf(item), [to]);
-    else siblings.push(to);
-  }
-  const positions = new Map<string, number>();
-  for (const [parent, ids] of incoming)
-    for (const [id, position] of arrange(standing.get(parent) ?? [], ids)) positions.set(id, position);
-  return positions;
-}
-
-const inOrder = (items: readonly SnapshotItem[]): SnapshotItem[] =>
-  [...items].sort((a, b) => (a.position ?? Infinity) - (b.position ?? Infinity) || 0);

@@ -11,11 +11,11 @@ export interface Review {
 /** Gathers the doubts of a preview by cause, and what would be left over after it. */
 export function reviewPlan(
   { source, shell, findings, decisions, policy }: PlanInput,
-  { dates, items, lines }: Preview,
+  { dates, items, lines, broken }: Preview,
 ): Review {
   const terms = { old: source.calendar, new: shell.calendar, weekdays: policy.weekdays ?? {} };
   return {
     causes: doubtCauses(dates, terms, decisions.settled),
-    looseEnds: looseEndsOf({ course: shell.course, items }, { source, findings, lines }),
+    looseEnds: looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
   };
 }

@@ -1,5 +1,31 @@
 import type { SnapshotItem } from '../course/snapshot.js';
+import type { Course } from '../schemas/course.js';
+import type { LineageEntry } from './match.js';
 
-/** Something of the shell that gives way to what comes: stock that no person ever edited, or something empty. */
-export const isStockOrEmpty = ({ editedAt, bodyHash, details }: SnapshotItem): boolean =>
-  editedAt === undefined || (bodyHash === undefined && Object.keys(details ?? {}).length === 0);
+const isNothing = (value: unknown): boolean =>
+  value === undefined ||
+  value === null ||
+  value === '' ||
+  value === false ||
+  (Array.isArray(value) && value.length === 0);
+
+/** No text, no points, no dates, nothing set: a title and a place, whoever made it. */
+const isEmpty = ({ bodyHash, points, moments = [], details = {} }: SnapshotItem): boolean =>
+  bodyHash === undefined && (points ?? 0) === 0 && moments.length === 0 && Object.values(details).every(isNothing);
+
+/**
+ * What of a shell gives way to what comes: stock that no person ever edited, or something empty; a unit that holds
+ * something is not empty.
+ *
+ * @param items  all items of the shell
+ */
+export function givesWay(items: readonly SnapshotItem[]): (item: SnapshotItem) => boolean {
+  const holding = new Set(items.flatMap(({ parent }) => parent ?? []));
+  return (item) => item.editedAt === undefined || (isEmpty(item) && !holding.has(item.id));
+}
+
+/** The shell as it would stand without what was brought before: what came from a source says nothing about it. */
+export function shellWithoutBrought(shell: Course, lineage: readonly Pick<LineageEntry, 'item'>[]): Course {
+  const brought = new Set(lineage.map(({ item }) => item));
+  return { ...shell, items: shell.items.filter(({ id }) => !brought.has(id)) };
+}

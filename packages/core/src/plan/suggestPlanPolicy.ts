@@ -15,6 +15,6 @@ export function suggestPlanPolicy(
   findings: readonly Finding[],
 ): Result<PolicySuggestion> {
   const byDefault = choose({ source, findings, choices: {}, isMet: () => false });
-  const comes = (id: string): boolean => byDefault.get(id)!.bring || byDefault.get(id)!.place;
+  const comes = (at: number): boolean => byDefault.list[at]!.bring || byDefault.list[at]!.place;
   return suggestPolicy(retimeJobOf(source, shell, comes, { policy: {}, byHand: {}, now: undefined }));
 }

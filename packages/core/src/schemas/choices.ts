@@ -5,16 +5,60 @@ import { policySchema } from './retimeJob.js';
 const bringOrLeave = Type.Union([Type.Literal('bring'), Type.Literal('leave')]);
 export type BringOrLeave = Static<typeof bringOrLeave>;
 
+const landingSchema = Type.Union([Type.Literal('as it was'), Type.Literal('draft'), Type.Literal('hidden')]);
+export type LandingState = Static<typeof landingSchema>;
+
+const byName = (what: string) => Type.Optional(Type.Record(Type.String(), bringOrLeave, { description: what }));
+
 export const choicesSchema = Type.Object({
   all: Type.Optional(bringOrLeave),
-  kinds: Type.Optional(Type.Record(Type.String(), bringOrLeave)),
-  units: Type.Optional(Type.Record(Type.String(), bringOrLeave)),
-  items: Type.Optional(Type.Record(Type.String(), bringOrLeave)),
-  findings: Type.Optional(Type.Record(Type.String(), bringOrLeave)),
-  places: Type.Optional(Type.Record(Type.String(), Type.Boolean())),
-  landing: Type.Optional(Type.Union([Type.Literal('as it was'), Type.Literal('draft'), Type.Literal('hidden')])),
+  kinds: byName('By kind.'),
+  units: byName('By the id of a unit, with all that it holds.'),
+  items: byName('By the id of an item; a unit here is its heading alone.'),
+  findings: byName('By finding, for every item that has it.'),
+  settings: byName('Settings of the course, each by itself: home, menu, picture, areas.'),
+  places: Type.Optional(
+    Type.Record(Type.String(), Type.Boolean(), { description: 'false: outside work left without keeping its place.' }),
+  ),
+  onlyLacking: Type.Optional(
+    Type.Boolean({ description: 'Only what the shell lacks; what answers to something there stays.' }),
+  ),
+  openingPosts: Type.Optional(bringOrLeave),
+  equivalents: Type.Optional(
+    Type.Record(Type.String(), Type.String(), {
+      description: 'For something that is needed and was left: the thing of the shell that serves in its place.',
+    }),
+  ),
+  letOpen: Type.Optional(
+    Type.Record(Type.String(), Type.Boolean(), {
+      description: 'true: by the id of a rule that stays, what it guarded opens without its condition.',
+    }),
+  ),
+  landing: Type.Optional(landingSchema),
+  landings: Type.Optional(
+    Type.Object({
+      kinds: Type.Optional(Type.Record(Type.String(), landingSchema)),
+      items: Type.Optional(Type.Record(Type.String(), landingSchema)),
+    }),
+  ),
 });
 export type Choices = Static<typeof choicesSchema>;
+
+const sideSchema = Type.Union([Type.Literal('shell'), Type.Literal('source')]);
+const writtenSchema = Type.Union([sideSchema, Type.Object({ text: Type.String({ maxLength: 400_000 }) })]);
+
+/** What a person decided about a thing that both sides have, field by field; a field not named keeps the shell's. */
+export const answerSchema = Type.Object(
+  {
+    title: Type.Optional(writtenSchema),
+    body: Type.Optional(writtenSchema),
+    points: Type.Optional(sideSchema),
+    dates: Type.Optional(sideSchema),
+    details: Type.Optional(sideSchema),
+  },
+  { additionalProperties: false },
+);
+export type Answer = Static<typeof answerSchema>;
 
 /** What a person decided in a plan; without a policy the proposed one holds. Results are never stored, they are computed. */
 export const decisionsSchema = Type.Object(
@@ -25,6 +69,7 @@ export const decisionsSchema = Type.Object(
     settled: Type.Record(Type.String(), Type.String(), {
       description: 'Doubts called fine as they are: moment id to the new moment and flags it had then.',
     }),
+    answers: Type.Optional(Type.Record(Type.String(), answerSchema)),
   },
   { $id: 'decisions', title: 'Decisions of a plan', additionalProperties: false },
 );

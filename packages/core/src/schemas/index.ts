@@ -11,6 +11,7 @@ export {
   newShellSchema,
   placeSchema,
 } from './edits.js';
+export { plannedSchema, planJobSchema } from './planJob.js';
 export { proposedSchema, proposeJobSchema } from './proposeJob.js';
 export { retimedSchema } from './retimed.js';
 export { retimeJobSchema } from './retimeJob.js';

@@ -9,19 +9,53 @@ export const MEETING_HOSTS: readonly string[] = [
   'jit.si',
 ];
 
-const ADDRESS = /\b(?:https?:\/\/)?(?<host>(?:[a-z0-9-]+\.)+[a-z]{2,})(?:\/[^\s"'<>)]*)?/gi;
-const ID = /\b(?:meeting|webinar|conference|room)\s+(?:id|number|code)\s*[:#]?\s*\d[\d\s-]{6,}\d/gi;
-const PASSCODE = /\bpass(?:code|word)\s*(?:is|:)?\s*[:#]?\s*(?=\S*\d)[\w-]{4,}/gi;
+const ADDRESS =
+  /(?<![@\w.-])(?<scheme>https?:\/\/)?(?:[^\s"'<>()/@]+@)?(?<host>(?:[a-z0-9-]+\.)+[a-z]{2,})(?<path>(?::\d+)?\/[^\s"'<>)]*)?/gi;
+const ID = /\b(?:meeting|webinar|conference|call|room)\s+(?:id|number|code)\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
+const PASSCODE = /\bpass(?<sort>code|word|phrase)\s*(?:is|:|=)?\s*[“"']?(?<code>[\w-]{4,})/gi;
 
-const isMeetingHost = (host: string, hosts: readonly string[]): boolean =>
-  host.split('.').some((label) => label.startsWith('meet')) ||
-  hosts.some((known) => host === known || host.endsWith(`.${known}`));
+/** Words that say a passcode opens a meeting; and those that say it opens something else. */
+const OF_A_MEETING = /\b(?:meeting|video|call|join|online|conference|dial|webinar|meet|host)\b|https?:\/\//i;
+const OF_SOMETHING_ELSE =
+  /\b(?:doors?|labs?|library|readers?|files?|quiz(?:zes)?|exams?|tests?|wi-?fi|lockers?|accounts?|buildings?|articles?|pdfs?|books?|archives?|e-?reserves?|computers?|log ?in|network|network’s|database|safe|gate|shed)\b/i;
+const ONLY_AN_EXAMPLE =
+  /\b(?:for example|for instance|such as|e\.\s?g\.|looks? like|in the form(?: of)?|say),?:?\s*[“"'(]?$/i;
 
-/** Addresses of video meetings, meeting ids and passcodes. */
-export const findMeetings: Finder = (text, { meetingHosts }) => [
-  ...[...text.matchAll(ADDRESS)]
-    .filter((match) => isMeetingHost(match.groups!.host!.toLowerCase(), meetingHosts))
-    .map((match) => found('meeting', match)),
-  ...[...text.matchAll(ID)].map((match) => found('meeting', match)),
-  ...[...text.matchAll(PASSCODE)].map((match) => found('meeting', match)),
-];
+/** The line that something stands in, with the line before it. */
+function around(text: string, at: number): string {
+  const start = text.lastIndexOf('\n', text.lastIndexOf('\n', at) - 1) + 1;
+  const end = text.indexOf('\n', at);
+  return text.slice(start, end < 0 ? undefined : end);
+}
+
+const sentenceOf = (text: string, at: number): string => {
+  const before = text.slice(0, at);
+  const start = Math.max(before.lastIndexOf('. '), before.lastIndexOf('\n'), before.lastIndexOf('; ')) + 1;
+  const end = text.slice(at).search(/[.;](?:\s|$)|\n/);
+  return text.slice(start, end < 0 ? undefined : at + end);
+};
+
+function isMeeting(match: RegExpMatchArray, hosts: readonly string[]): boolean {
+  const { scheme, path } = match.groups!;
+  const host = match.groups!.host!.toLowerCase();
+  if (hosts.some((known) => host === known || host.endsWith(`.${known}`))) return true;
+  return (scheme !== undefined || path !== undefined) && host.split('.').some((label) => label.startsWith('meet'));
+}
+
+const isOfMeeting = (text: string, match: RegExpMatchArray): boolean => {
+  const { sort, code } = match.groups!;
+  if (/^(?:is|for|the|will|was|and|from|that|your|with|to|you)$/i.test(code!)) return false;
+  if (OF_SOMETHING_ELSE.test(sentenceOf(text, match.index!))) return false;
+  const said = OF_A_MEETING.test(around(text, match.index!));
+  return sort!.toLowerCase() === 'code' && /\d/.test(code!) ? true : said && /[:=]|\bis\b|\d/.test(match[0]);
+};
+
+/** Addresses of video meetings, meeting ids and passcodes; not one that is only an example of such. */
+export const findMeetings: Finder = (text, { meetingHosts }) =>
+  [
+    ...[...text.matchAll(ADDRESS)].filter((match) => isMeeting(match, meetingHosts)),
+    ...text.matchAll(ID),
+    ...[...text.matchAll(PASSCODE)].filter((match) => isOfMeeting(text, match)),
+  ]
+    .filter(({ index }) => !ONLY_AN_EXAMPLE.test(text.slice(Math.max(0, index - 40), index)))
+    .map((match) => found('meeting', match));

@@ -1,41 +1,82 @@
-import { found, type Finder } from './found.js';
+import { MONTH } from './findDates.js';
+import { found, type Finder, type WordContext } from './found.js';
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
-/** The old term's own name and its short forms: “Spring 2026”, “Spring of 2026”, “Spring '26”, “Sp26”, “S26”. */
+const SEASON = /\b(?:spring|summer|fall|autumn|winter)\b/i;
+const SHORT_FORMS: Readonly<Record<string, string>> = {
+  spring: 'Spr|Sp|S',
+  summer: 'Sum|Su|S',
+  fall: 'Fal|Fa|F',
+  autumn: 'Aut|Au|A',
+  winter: 'Win|Wi|W',
+};
+
+/** The old term's own name and its short forms: “Spring 2026”, “spring semester of 2026”, “Spring '26”, “Sp26”, “S26”. */
 function termPattern(name: string): RegExp {
-  const parts = /^(?<season>\p{L}+)\s+(?<year>(?:19|20)(?<short>\d\d))$/u.exec(name.trim());
-  if (parts === null) return new RegExp(`(?<![\\p{L}\\p{N}])${escaped(name.trim())}(?![\\p{L}\\p{N}])`, 'giu');
-  const { season, year, short } = parts.groups as { season: string; year: string; short: string };
-  const word = escaped(season);
-  const forms = [
-    `${word}(?:\\s+(?:semester|term|quarter))?(?:,?\\s+of)?\\s+(?:${year}|['’]?${short})`,
-    `(?:${escaped(season.slice(0, 2))}|${escaped(season[0]!)})${short}`,
-  ];
-  return new RegExp(`(?<![\\p{L}\\p{N}])(?:${forms.join('|')})(?![\\p{L}\\p{N}])`, 'giu');
+  const edge = (pattern: string): RegExp => new RegExp(`(?<![\\p{L}\\p{N}-])(?:${pattern})(?![\\p{L}\\p{N}])`, 'giu');
+  const year = /(?:19|20)(\d\d)/.exec(name);
+  const season = SEASON.exec(name)?.[0] ?? /\p{L}+/u.exec(name)?.[0];
+  if (year === null || season === undefined) return edge(escaped(name.trim()));
+  const words = /^(?:fall|autumn)$/i.test(season) ? 'fall|autumn' : escaped(season);
+  const inYear = `(?:${year[0]}|['’]?${year[1]})`;
+  const span = '(?:\\s+(?:semester|term|quarter|session))?';
+  const short = SHORT_FORMS[season.toLowerCase()] ?? escaped(season.slice(0, 2));
+  return edge(
+    [
+      escaped(name.trim()),
+      `(?:${words})${span}(?:,?\\s+of|,)?\\s+${inYear}`,
+      `${year[0]}\\s+(?:${words})${span}`,
+      `(?<!\\b(?:room|bench|seat|locker|shelf|table|row|building) )(?:${short})['’]?${year[1]}`,
+    ].join('|'),
+  );
 }
 
 export const findTerms: Finder = (text, { termName }) =>
-  termName === '' ? [] : [...text.matchAll(termPattern(termName))].map((match) => found('term', match));
+  termName.trim() === '' ? [] : [...text.matchAll(termPattern(termName))].map((match) => found('term', match));
 
-const YEAR_NEAR = /\b(?:course|term|class|syllabus|calendar|schedule)\b/i;
+const MEANS_THE_COURSE = ['courses?', 'terms?', 'class(?:es)?', 'syllabus', 'calendar', 'schedule'];
+/** How many words may stand between a year and the word that it stands beside. */
+const BESIDE = "(?:[^\\p{L}\\p{N}.!?\\n]+[\\p{L}\\p{N}’']+){0,3}[^\\p{L}\\p{N}.!?\\n]+";
+const OTHER_NAME = /\b(?:spring|summer|fall|autumn|winter)(?:\s+(?:semester|term|quarter|session))?(?:,?\s+of)?\s+$/i;
+const PUBLISHED =
+  /(?:\b(?:edition|ed\.|press|published|reprinted|copyright|since|et al\.?|vol\.?)[,:]?\s*(?:in\s+)?|[©(]\s*|\(\p{Lu}[\p{L}’' .&-]*,?\s*|\b\p{Lu}\p{L}+,\s*)$/u;
+const PUBLISHED_AFTER = /^\s*(?:\)|edition\b|ed\.|reprint\b|report\b|census\b|paper\b|study\b|article\b)/i;
+const FIRST_MONTH_OF_SCHOOL_YEAR = 7;
 
-/** The old term's year, or the school year it lies in, beside a word that says it means the course. */
+/** The school year that the term lies in, as “2025–26” or “2025-2026”. */
+function schoolYear(firstDay: string): string {
+  const year = Number(firstDay.slice(0, 4)) - (Number(firstDay.slice(5, 7)) < FIRST_MONTH_OF_SCHOOL_YEAR ? 1 : 0);
+  return `${year}\\s?[–/-]\\s?(?:${Math.floor((year + 1) / 100)})?${String(year + 1).slice(2)}`;
+}
+
+/** The old term's school year, and its year where it stands in a title, behind a month, or beside a word for the course. */
 export const findYears: Finder = (text, context) => {
-  const first = Number(context.calendar.firstDay.slice(0, 4));
-  const last = Number(context.calendar.lastDay.slice(0, 4));
-  const years = [...new Set([first, last])];
-  const school = [first - 1, first].map((year) => `${year}\\s*[–/-]\\s*(?:20)?${String(year + 1).slice(2)}`);
-  const pattern = new RegExp(`(?<![\\d-/.])(?:${[...school, ...years].join('|')})(?![\\d]|[-/.]\\d)`, 'g');
-  return [...text.matchAll(pattern)].flatMap((match) => {
-    const sentence = sentenceAround(text, match.index);
-    const near = YEAR_NEAR.test(sentence) || sentence.toLowerCase().includes(context.courseTitle.toLowerCase());
-    return near ? [found('year', match)] : [];
-  });
+  const { firstDay, lastDay } = context.calendar;
+  const years = [...new Set([firstDay.slice(0, 4), lastDay.slice(0, 4)])].join('|');
+  const school = new RegExp(`(?<![\\d-/.])${schoolYear(firstDay)}(?![\\d-])`, 'g');
+  const bare = new RegExp(`(?<![\\p{L}\\d_/.-])(?:${years})(?![\\p{L}\\d_]|[-/.–]\\d)`, 'gu');
+  const ofMonth = new RegExp(`\\b${MONTH},?\\s+(?:of\\s+)?$`);
+  return [
+    ...[...text.matchAll(school)].map((match) => found('year', match)),
+    ...[...text.matchAll(bare)].flatMap((match) => {
+      const before = text.slice(0, match.index);
+      const after = text.slice(match.index + match[0].length);
+      if (ofMonth.test(before)) return [found('year', match)];
+      if (OTHER_NAME.test(before)) return [];
+      if (isTitle(match.index, context)) return [found('year', match)];
+      if (PUBLISHED.test(before) || PUBLISHED_AFTER.test(after)) return [];
+      return isBeside(before, after, context) ? [found('year', match)] : [];
+    }),
+  ];
 };
 
-function sentenceAround(text: string, at: number): string {
-  const before = text.slice(0, at).search(/[^.!?\n]*$/);
-  const after = text.slice(at).search(/[.!?\n]/);
-  return text.slice(before, after < 0 ? undefined : at + after);
+const isTitle = (at: number, { titleLength = 0 }: WordContext): boolean => at < titleLength;
+
+function isBeside(before: string, after: string, { courseTitle }: WordContext): boolean {
+  const words = [...MEANS_THE_COURSE, ...(courseTitle.trim() === '' ? [] : [escaped(courseTitle.trim())])].join('|');
+  return (
+    new RegExp(`(?<![\\p{L}\\p{N}])(?:${words})${BESIDE}$`, 'iu').test(before) ||
+    new RegExp(`^${BESIDE}(?:${words})(?![\\p{L}\\p{N}])`, 'iu').test(after)
+  );
 }

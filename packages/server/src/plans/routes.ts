@@ -6,6 +6,7 @@ import { Router } from 'express';
 import type { Server } from '../context.js';
 import { checked } from '../http/checked.js';
 import { conflict, unusable } from '../http/httpProblem.js';
+import { storable } from '../courses/sanitise.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
@@ -29,6 +30,16 @@ function refuseImpossibleDates(byHand: Decisions['byHand']): void {
       where: `/decisions/byHand/${id.replaceAll('~', '~0').replaceAll('/', '~1')}`,
     }));
   if (problems.length > 0) throw unusable(problems[0]!.message, problems);
+}
+
+/** Texts that a person wrote to decide between both sides are made safe before they are kept. */
+function withSafeTexts(decisions: Decisions, courseId: string): Decisions {
+  if (decisions.answers === undefined) return decisions;
+  const answers = Object.entries(decisions.answers).map(([id, answer]) => {
+    const { body } = answer;
+    return [id, typeof body === 'object' ? { ...answer, body: { text: storable(body.text, courseId).body } } : answer];
+  });
+  return { ...decisions, answers: Object.fromEntries(answers) as NonNullable<Decisions['answers']> };
 }
 
 export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds): Router {
@@ -56,7 +67,8 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
     demand(right);
     const { version, decisions } = checkDecisions(request.body);
     refuseImpossibleDates(decisions.byHand);
-    response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions, at: now() }));
+    const safe = withSafeTexts(decisions, plan.destinationId);
+    response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions: safe, at: now() }));
   });
   return router;
 }

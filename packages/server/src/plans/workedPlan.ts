@@ -1,7 +1,7 @@
 import {
   findFindings,
+  shellWithoutBrought,
   suggestPlanPolicy,
-  type Course,
   type Decisions,
   type Finding,
   type LineageEntry,
@@ -43,13 +43,11 @@ export async function readSides(manager: EntityManager, sourceId: string, destin
 
 /** Finds what is outdated in the source; reads the texts of both courses. */
 async function findOn(manager: EntityManager, { source, shell, lineage }: PlanSides): Promise<Finding[]> {
-  return findFindings(await withTexts(manager, source), withoutBrought(await withTexts(manager, shell), lineage));
-}
-
-/** The shell as it would stand without what this source brought: what came from it says nothing about it. */
-function withoutBrought(shell: Course, lineage: readonly LineageEntry[]): Course {
-  const brought = new Set(lineage.map(({ item }) => item));
-  return { ...shell, items: shell.items.filter(({ id }) => !brought.has(id)) };
+  const courses = await manager.query<{ id: string }[]>('SELECT id FROM course');
+  const known = new Set(courses.map(({ id }) => id));
+  return findFindings(await withTexts(manager, source), shellWithoutBrought(await withTexts(manager, shell), lineage), {
+    isCourse: (id) => known.has(id),
+  });
 }
 
 /** Everything that follows from the sides alone; costly, since it reads all texts. */

@@ -3,6 +3,7 @@ import {
   isWritten,
   LEARNER_SORTS,
   type BringOutcome,
+  type Decisions,
   type Finding,
   type LearnerSort,
   type LineageEntry,
@@ -14,7 +15,7 @@ import {
   type SnapshotItem,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { insertLinks, insertMoments } from '../courses/courseWriter.js';
+import { insertBodies, insertLinks, insertMoments } from '../courses/courseWriter.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { notFound } from '../http/httpProblem.js';
@@ -77,6 +78,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
     destinationId,
     changed.map(({ item }) => item.id),
   );
+  await insertBodies(manager, writtenTexts(plan.decisions));
   await insertItems(manager, sourceId, destinationId, added, at);
   progress(0.6);
   await replaceItems(manager, sourceId, destinationId, changed, at);
@@ -122,27 +124,42 @@ async function versionOf(manager: EntityManager, courseId: string): Promise<numb
   return row!.version;
 }
 
+/** Texts that a person wrote when both sides had one. */
+const writtenTexts = ({ answers = {} }: Decisions): string[] =>
+  Object.values(answers).flatMap(({ body }) => (typeof body === 'object' && body.text !== '' ? [body.text] : []));
+
 interface Landed {
   readonly item: PreviewItem;
   readonly source: SnapshotItem;
   readonly isNew: boolean;
   readonly landedHash: string;
+  /** A heading or a place holds less than its source: the rest is still to come. */
+  readonly isPart: boolean;
 }
 
 function landedItems(preview: Preview, sourceItems: readonly SnapshotItem[]): Landed[] {
   const items = new Map(preview.items.map((item) => [item.id, item]));
   const sources = new Map(sourceItems.map((item) => [item.id, item]));
-  return preview.lines.filter(isWritten).map(({ item: from, to, verb }) => {
+  return preview.lines.filter(isWritten).map(({ item: from, to, verb, place, headingOnly }) => {
     const item = items.get(to!)!;
     const source = sources.get(from!)!;
     const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
-    return { item, source, isNew: verb === 'add' || verb === 'leave', landedHash };
+    const isPart = place === true || headingOnly === true;
+    return { item, source, isNew: verb === 'add' || verb === 'leave', landedHash, isPart };
   });
 }
 
-/** What has no dates and keeps its details lands with the content that it had, and so with its hash. */
+/** What has no dates and keeps its words and details lands with the content that it had, and so with its hash. */
 const saysTheSame = (item: PreviewItem, source: SnapshotItem): boolean =>
-  !item.isPlace && (source.moments ?? []).length === 0 && source.details?.originalityCheck === undefined;
+  (source.moments ?? []).length === 0 &&
+  (item.moments ?? []).length === 0 &&
+  item.title === source.title &&
+  item.points === source.points &&
+  item.bodyHash === source.bodyHash &&
+  item.details === source.details;
+
+/** Says in a row that nothing stands there, where leaving it out would take over the source's. */
+const NOTHING = '';
 
 /** How things land; what they take over from the source as it is, is left to the database. */
 const rowsOf = (landed: readonly Landed[]): string =>
@@ -153,14 +170,18 @@ const rowsOf = (landed: readonly Landed[]): string =>
       parent: item.parent,
       position: item.position,
       state: item.state,
-      place: item.isPlace ? 1 : undefined,
-      details: item.details === source.details ? undefined : item.details,
+      title: item.title === source.title ? undefined : item.title,
+      points: item.points === source.points ? undefined : (item.points ?? NOTHING),
+      body: item.bodyHash === source.bodyHash ? undefined : (item.bodyHash ?? NOTHING),
+      details: item.details === source.details ? undefined : (item.details ?? {}),
       hash: landedHash === source.contentHash ? undefined : landedHash,
     })),
   );
 
 const TAKEN_OVER = {
-  body: `CASE WHEN landing.value->>'place' THEN NULL ELSE old.body_hash END`,
+  title: `coalesce(landing.value->>'title', old.title)`,
+  points: `nullif(coalesce(landing.value->>'points', old.points), '${NOTHING}')`,
+  body: `nullif(coalesce(landing.value->>'body', old.body_hash), '${NOTHING}')`,
   details: `coalesce(landing.value->'details', old.details)`,
   hash: `coalesce(landing.value->>'hash', old.content_hash)`,
 };
@@ -175,8 +196,8 @@ async function insertItems(
   if (added.length === 0) return;
   await manager.query(
     `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, points, details, content_hash, edited_at)
-     SELECT ?, landing.value->>'to', old.kind, old.title, ${TAKEN_OVER.body}, landing.value->>'parent',
-            landing.value->>'position', landing.value->>'state', old.points, ${TAKEN_OVER.details},
+     SELECT ?, landing.value->>'to', old.kind, ${TAKEN_OVER.title}, ${TAKEN_OVER.body}, landing.value->>'parent',
+            landing.value->>'position', landing.value->>'state', ${TAKEN_OVER.points}, ${TAKEN_OVER.details},
             ${TAKEN_OVER.hash}, coalesce(old.edited_at, ?)
        FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'`,
     [destinationId, at, rowsOf(added), sourceId],
@@ -194,8 +215,8 @@ async function replaceItems(
   if (changed.length === 0) return;
   const rows = rowsOf(changed);
   await manager.query(
-    `UPDATE item SET title = old.title, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
-            points = old.points, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
+    `UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
+            points = ${TAKEN_OVER.points}, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
             edited_at = coalesce(old.edited_at, ?), version = item.version + 1
        FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
@@ -217,9 +238,9 @@ function operationsOf(
   const known = new Map(
     lineage.map(({ item, sourceHash, landedHash, landedVersion }) => [item, { sourceHash, landedHash, landedVersion }]),
   );
-  const written = landed.map(({ item, source, isNew }): RunOperation =>
+  const written = landed.map(({ item, source, isNew, isPart }): RunOperation =>
     isNew
-      ? { op: 'added', key: item.id, from: source.id, place: item.isPlace }
+      ? { op: 'added', key: item.id, from: source.id, place: item.isPlace, isPart }
       : {
           op: 'changed',
           key: item.id,
@@ -228,8 +249,8 @@ function operationsOf(
           lineageBefore: known.get(item.id),
         },
   );
-  const noted = preview.lines.flatMap(({ verb, item, to }): RunOperation[] =>
-    verb === 'same' ? [{ op: 'noted', key: to!, from: item! }] : [],
+  const noted = preview.lines.flatMap(({ verb, answered, item, to }): RunOperation[] =>
+    verb === 'same' || answered === 'kept' ? [{ op: 'noted', key: to!, from: item! }] : [],
   );
   return [...written, ...noted];
 }
@@ -243,10 +264,16 @@ async function noteLineage(
   run: { readonly runId: string; readonly sourceId: string; readonly destinationId: string },
   operations: readonly RunOperation[],
 ): Promise<void> {
-  const pairs = operations.map(({ key, from }) => ({ key, from }));
+  const pairs = operations.map((each) => ({
+    key: each.key,
+    from: each.from,
+    part: each.op === 'added' && each.isPart === true ? 1 : undefined,
+  }));
   await manager.query(
     `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash, landed_version)
-     SELECT ?, ?, old.key, landed.key, ?, old.content_hash, landed.content_hash, landed.version
+     SELECT ?, ?, old.key, landed.key, ?,
+            CASE WHEN pair.value->>'part' THEN landed.content_hash ELSE old.content_hash END,
+            landed.content_hash, landed.version
        FROM json_each(?) AS pair
             CROSS JOIN item AS old ON old.course_id = ? AND old.key = pair.value->>'from'
             CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'

@@ -9,7 +9,14 @@ export interface StoredItem {
 
 /** One thing that a run did. Its inverse takes it back. */
 export type RunOperation =
-  | { readonly op: 'added'; readonly key: string; readonly from: string; readonly place: boolean }
+  | {
+      readonly op: 'added';
+      readonly key: string;
+      readonly from: string;
+      readonly place: boolean;
+      /** A heading or a place: the rest of its source did not come. Absent in older journals. */
+      readonly isPart?: boolean;
+    }
   | {
       readonly op: 'changed';
       readonly key: string;

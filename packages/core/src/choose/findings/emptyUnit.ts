@@ -2,8 +2,7 @@ import type { CourseView, FindingRule } from '../finding.js';
 
 function isEmptyUnit(view: CourseView, id: string, seen: ReadonlySet<string> = new Set()): boolean {
   const item = view.byId.get(id)!;
-  if (item.kind !== 'unit' || seen.has(id) || view.textOf(item) !== '' || /<img\b/i.test(view.bodyOf(item)))
-    return false;
+  if (item.kind !== 'unit' || seen.has(id) || view.hasText(item)) return false;
   return view.childrenOf(id).every((child) => isEmptyUnit(view, child.id, new Set([...seen, id])));
 }
 

@@ -1,5 +1,6 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
-import type { FindingRule } from '../finding.js';
+import { hasContent } from '../../words/textOf.js';
+import type { CourseView, FindingRule } from '../finding.js';
 
 interface Section {
   readonly body?: string;
@@ -7,18 +8,17 @@ interface Section {
 }
 
 /** Locked sections are the institution's, and no content of the syllabus. */
-const hasContent = (item: SnapshotItem): boolean => {
+const isFilled = (view: CourseView, item: SnapshotItem): boolean => {
   const sections = item.details?.sections;
-  if (!Array.isArray(sections)) return item.bodyHash !== undefined;
   return (
-    item.bodyHash !== undefined ||
-    (sections as Section[]).some(({ body, locked }) => locked !== true && (body ?? '').trim() !== '')
+    view.hasText(item) ||
+    (Array.isArray(sections) && (sections as Section[]).some(({ body, locked }) => locked !== true && hasContent(body)))
   );
 };
 
 /** A syllabus, when the shell has one with content. */
 export const lastTermsSyllabus: FindingRule = ({ source, shell }) => {
-  const standing = shell.items.find((item) => item.kind === 'syllabus' && hasContent(item));
+  const standing = shell.items.find((item) => item.kind === 'syllabus' && isFilled(shell, item));
   if (standing === undefined) return [];
   return source.items
     .filter(({ kind }) => kind === 'syllabus')

@@ -7,17 +7,37 @@ import type { FindingContext, FindingRule } from '../finding.js';
 
 const RECURS_FROM_WEEKS = 3;
 const TIME_AT = 'YYYY-MM-DDT'.length;
+/** Words that may stand beside the name of a closed day without saying more than that it is one. */
+const SAYS_NO_MORE = new Set(
+  'no class classes lecture lectures lab labs meeting meetings school college university campus offices closed closure holiday holidays day days off observed begins ends begin end starts start of the for on due to and we are is there will be recess week break weekend free enjoy reading'.split(
+    ' ',
+  ),
+);
 
-/** When an event is: its first start, and its end or the start again. */
-const spanOf = (item: SnapshotItem): { readonly from: string; readonly to: string } | undefined => {
-  const at = (role: string): string | undefined => item.moments?.find((moment) => moment.role === role)?.at;
-  const from = at('starts') ?? item.moments?.[0]?.at;
-  return from === undefined ? undefined : { from, to: at('ends') ?? from };
-};
+interface Span {
+  readonly from: string;
+  readonly to: string;
+}
+
+/** When an event is, once for each of its starts: to the end that belongs to it, or the start again. */
+function spansOf({ moments = [] }: SnapshotItem): Span[] {
+  const starts = moments.filter(({ role }) => role === 'starts');
+  const begins = starts.length > 0 ? starts : moments.slice(0, 1);
+  return begins.map(({ at, for: people }) => {
+    const ends = moments.filter((moment) => moment.role === 'ends' && moment.for === people && moment.at >= at);
+    const to = ends.reduce<string | undefined>(
+      (first, { at: end }) => (first === undefined || end < first ? end : first),
+      undefined,
+    );
+    return { from: at, to: to ?? at };
+  });
+}
 
 /**
  * An event that lies within no class meeting, at which nothing is due, and that does not recur in three weeks or more.
  * One that only names a closed day always is one.
+ *
+ * @see docs/rules.md, "Findings"
  */
 export const oneOffEvent: FindingRule = (context) => {
   const { source, calendar } = context;
@@ -29,30 +49,42 @@ export const oneOffEvent: FindingRule = (context) => {
   for (const event of events) {
     const title = normalisedTitle(event.title);
     const known = weeks.get(title) ?? new Set<number>();
-    for (const { at } of event.moments ?? []) known.add(calendar.weekStart(parseDay(at)));
+    for (const { from } of spansOf(event)) known.add(calendar.weekStart(parseDay(from)));
     weeks.set(title, known);
   }
   return events.flatMap((item) => {
-    const span = spanOf(item);
-    if (span === undefined) return [];
-    const closed = calendar.closureAt(parseDay(span.from));
-    const namesClosedDay =
-      closed?.label !== undefined &&
-      calendar.isClosed(parseDay(span.from)) &&
-      normalisedTitle(item.title).includes(normalisedTitle(closed.label));
+    const spans = spansOf(item);
+    const closed = closedDayNamed(context, item.title, spans);
     const excused =
-      withinClass(context, span.from, span.to) ||
-      dues.some((due) => due >= span.from && due <= span.to) ||
+      (spans.length > 0 && spans.every((span) => isWithinClass(context, span))) ||
+      spans.some(({ from, to }) => dues.some((due) => due >= from && due <= to)) ||
       weeks.get(normalisedTitle(item.title))!.size >= RECURS_FROM_WEEKS;
-    if (excused && !namesClosedDay) return [];
-    const evidence = namesClosedDay
-      ? `names ${closed.label}, a closed day`
-      : `once, ${momentWords(span.from)}, outside class, nothing due then`;
+    if (excused && closed === undefined) return [];
+    const when = spans.length > 0 ? `once, ${momentWords(spans[0]!.from)}` : 'once, without a date';
+    const evidence =
+      closed === undefined ? `${when}, outside class, nothing due then` : `names ${closed}, a closed day`;
     return [{ item: item.id, finding: 'oneOffEvent', evidence, default: 'leave' }];
   });
 };
 
-function withinClass({ meetings }: FindingContext, from: string, to: string): boolean {
+const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+
+/** The closed day that a title names, when it says nothing else. */
+function closedDayNamed({ calendar }: FindingContext, title: string, spans: readonly Span[]): string | undefined {
+  const said = wordsIn(title);
+  for (const { label, kind } of calendar.calendar.closures ?? []) {
+    if (kind === 'exams' || label === undefined || label === '') continue;
+    const name = new Set(wordsIn(label));
+    const names = [...name].filter((word) => !SAYS_NO_MORE.has(word));
+    const isNamed = (names.length > 0 ? names : [...name]).every((word) => said.includes(word));
+    if (isNamed && said.every((word) => name.has(word) || SAYS_NO_MORE.has(word))) return label;
+  }
+  const [first] = spans;
+  if (first === undefined || !calendar.isClosed(parseDay(first.from))) return undefined;
+  return said.length > 0 && said.every((word) => SAYS_NO_MORE.has(word)) ? momentWords(first.from) : undefined;
+}
+
+function isWithinClass({ meetings }: FindingContext, { from, to }: Span): boolean {
   const day = parseDay(from);
   if (parseDay(to) !== day) return false;
   return meetingsOn(meetings.all, day).some(

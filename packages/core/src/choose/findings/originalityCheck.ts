@@ -1,9 +1,10 @@
+import { isWork } from '../../course/kinds.js';
 import type { FindingRule } from '../finding.js';
 
 /** Work that asks for an originality check, which cannot carry over. */
 export const originalityCheck: FindingRule = ({ source }) =>
   source.items
-    .filter(({ details }) => details?.originalityCheck === true)
+    .filter(({ kind, details }) => isWork(kind) && details?.originalityCheck === true)
     .map(({ id }) => ({
       item: id,
       finding: 'originalityCheck',

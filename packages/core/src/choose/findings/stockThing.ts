@@ -1,5 +1,5 @@
 import { normalisedTitle } from '../../course/title.js';
-import { isStockOrEmpty } from '../../plan/stock.js';
+import { givesWay } from '../../plan/stock.js';
 import { lastTermsSyllabus } from './lastTermsSyllabus.js';
 import type { FindingRule } from '../finding.js';
 
@@ -7,9 +7,10 @@ import type { FindingRule } from '../finding.js';
 export const stockThing: FindingRule = (context) => {
   const { source, shell } = context;
   const syllabuses = new Set(lastTermsSyllabus(context).map(({ item }) => item));
+  const gives = givesWay(shell.items);
   const stock = new Map(
     shell.items
-      .filter((item) => item.kind !== 'courseSettings' && isStockOrEmpty(item))
+      .filter((item) => item.kind !== 'courseSettings' && gives(item))
       .map((item) => [`${item.kind} ${normalisedTitle(item.title)}`, item]),
   );
   return source.items.flatMap((item) => {

@@ -1,9 +1,16 @@
-import type { FindingRule } from '../finding.js';
+import { textsOf } from '../../course/texts.js';
+import type { CourseView, FindingRule } from '../finding.js';
 
 const COUNTED = new Set(['file', 'questionBank', 'rubric', 'outcome', 'groups']);
 
+/** Something leads to it, or to a question in it. */
+const isReferredTo = (view: CourseView, id: string): boolean =>
+  view.linksTo(id).length > 0 || view.childrenOf(id).some((child) => view.linksTo(child.id).length > 0);
+
 /** A file, bank, rubric, outcome or set of groups that nothing refers to. */
-export const unused: FindingRule = ({ source }) =>
-  source.items
-    .filter(({ kind, id }) => COUNTED.has(kind) && source.linksTo(id).length === 0)
+export const unused: FindingRule = ({ source }) => {
+  const shown = new Set(source.course.items.filter(({ kind }) => kind === 'courseSettings').flatMap(textsOf));
+  return source.items
+    .filter(({ kind, id }) => COUNTED.has(kind) && !shown.has(id) && !isReferredTo(source, id))
     .map(({ id }) => ({ item: id, finding: 'unused', evidence: 'nothing refers to it', default: 'bring' }));
+};

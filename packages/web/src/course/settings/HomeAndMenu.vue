@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { SnapshotItem } from '@yarin/core';
+import { homeAndMenu, type SnapshotItem } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { fetchItem, fileAddress, saveItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useCourseStore } from '../courseStore.js';
-import { AREA_NAMES, homeAndMenu, linksFor } from './homeAndMenu.js';
+import { AREA_NAMES, linksFor } from './settingLinks.js';
 
 const course = useCourseStore();
 const courseId = computed(() => course.view!.summary.id);

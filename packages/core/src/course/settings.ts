@@ -1,0 +1,106 @@
+import type { Choices } from '../schemas/choices.js';
+import type { Link } from '../schemas/course.js';
+import type { SnapshotItem } from './snapshot.js';
+
+/** What the settings of a course show, each chosen by itself. */
+export interface HomeAndMenu {
+  readonly home: string | null;
+  /** What the menu leads to, in order. */
+  readonly menu: readonly string[];
+  readonly picture: string | null;
+  /** Areas that have a name of their own. */
+  readonly areas: Readonly<Record<string, string>>;
+}
+
+export const SETTING_WORDS = {
+  home: 'home page',
+  menu: 'menu',
+  picture: 'picture',
+  areas: 'names of areas',
+} as const;
+export type SettingName = keyof typeof SETTING_WORDS;
+export const SETTING_NAMES = Object.keys(SETTING_WORDS) as readonly SettingName[];
+
+/** Whether and from when to when learners and visitors get in is decided anew every term. */
+const NEVER_COMES = new Set(['openToLearners', 'open', 'startsOn', 'endsOn', 'visitors', 'visitorAccess']);
+
+/**
+ * What the settings of a course say. Entries are named by keys or, in courses that came as files, by the ids that stand
+ * behind the course's in their keys; one that leads to nothing stays as it is, so that it is seen and not lost.
+ *
+ * @param keys  of everything in the course
+ */
+export function homeAndMenu(
+  settings: Pick<SnapshotItem, 'details' | 'links'> | undefined,
+  keys: Iterable<string>,
+): HomeAndMenu {
+  const details = settings?.details ?? {};
+  const shown = (settings?.links ?? []).filter(({ type }) => type === 'shows').map(({ to }) => to);
+  const known = [...shown, ...keys];
+  const keyOf = (entry: string): string => known.find((key) => key === entry || key.endsWith(`.${entry}`)) ?? entry;
+  const entries = (value: unknown): string[] =>
+    Array.isArray(value) ? value.filter((entry) => typeof entry === 'string').map(keyOf) : [];
+  const named = entries(details.menu);
+  const picture = typeof details.picture === 'string' ? details.picture : null;
+  const [home] = details.home === undefined ? shown.filter((key) => !named.includes(key)) : entries([details.home]);
+  const areas = typeof details.areas === 'object' && details.areas !== null ? details.areas : {};
+  return { home: home ?? null, menu: named, picture, areas: areas as Record<string, string> };
+}
+
+/** Which settings a course has, in their order. */
+export function settingsPresent(settings: SnapshotItem, keys: Iterable<string>): SettingName[] {
+  const { home, menu, picture, areas } = homeAndMenu(settings, keys);
+  const has = {
+    home: home !== null,
+    menu: menu.length > 0,
+    picture: picture !== null,
+    areas: Object.keys(areas).length > 0,
+  };
+  return SETTING_NAMES.filter((name) => has[name]);
+}
+
+interface Side {
+  readonly settings: SnapshotItem | undefined;
+  readonly keys: Iterable<string>;
+}
+
+/**
+ * The settings as they land: each one that comes from the source, with where it leads in the new course; the others as
+ * the shell has them. What lets people in never comes.
+ *
+ * @param newId  where an item of the source stands in the new course; itself when it does not
+ */
+export function landedSettings(
+  source: Side & { readonly settings: SnapshotItem },
+  shell: Side,
+  choices: Choices,
+  newId: (id: string) => string,
+): { readonly details: Record<string, unknown>; readonly links: Link[] } {
+  const comes = (name: string): boolean => choices.settings?.[name] !== 'leave';
+  const old = homeAndMenu(source.settings, source.keys);
+  const here = homeAndMenu(shell.settings, shell.keys);
+  const isSetting = (name: string): boolean => (SETTING_NAMES as readonly string[]).includes(name);
+  const others = Object.entries(source.settings.details ?? {}).filter(
+    ([name]) => !isSetting(name) && !NEVER_COMES.has(name) && comes(name),
+  );
+  const home = comes('home') && old.home !== null ? newId(old.home) : here.home;
+  const menu = comes('menu') && old.menu.length > 0 ? old.menu.map(newId) : here.menu;
+  const picture = comes('picture') && old.picture !== null ? newId(old.picture) : here.picture;
+  const areas = comes('areas') ? { ...here.areas, ...old.areas } : here.areas;
+  const details = {
+    ...shell.settings?.details,
+    ...Object.fromEntries(others),
+    ...(home === null ? {} : { home }),
+    ...(menu.length === 0 ? {} : { menu: [...menu] }),
+    ...(picture === null ? {} : { picture }),
+    ...(Object.keys(areas).length === 0 ? {} : { areas }),
+  };
+  const shown = [...new Set([...(home === null ? [] : [home]), ...menu])];
+  return {
+    details,
+    links: [
+      ...shown.map((to): Link => ({ type: 'shows', to })),
+      ...(picture === null ? [] : [{ type: 'embeds', to: picture } as const]),
+    ],
+  };
+}

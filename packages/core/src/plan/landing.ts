@@ -1,0 +1,247 @@
+import { landedSettings } from '../course/settings.js';
+import { ownState, type Snapshot, type SnapshotItem } from '../course/snapshot.js';
+import { textHash } from '../course/contentHash.js';
+import type { ChoiceDecisions } from '../choose/decision.js';
+import type { Retimed } from '../retime/retime.js';
+import type { Answer, Choices, Decisions } from '../schemas/choices.js';
+import type { ItemState, Link, Moment } from '../schemas/course.js';
+import { hasContent } from '../words/textOf.js';
+import { arrange } from './arrange.js';
+import { isWritten, type PlanLine, type Verb } from './line.js';
+import type { PlanIndex } from './preview.js';
+
+/** An item of the new course as it will stand. */
+export interface PreviewItem extends SnapshotItem {
+  /** The item of the source that it comes from or answers to. */
+  readonly from: string | undefined;
+  readonly verb: Verb;
+  readonly isPlace: boolean;
+}
+
+interface Landing {
+  readonly index: PlanIndex;
+  readonly lines: readonly PlanLine[];
+  readonly chosen: ChoiceDecisions;
+  /** What the shell has in the place of an item, by the item's place in the source. */
+  readonly met: (at: number) => string | null;
+  readonly retimed: readonly Retimed[];
+  readonly decisions: Decisions;
+}
+
+const DATED_BY = ['due', 'starts', 'posts', 'opens'];
+
+/**
+ * The new course as it will stand: what comes as it lands, and everything of the shell that stays as it is.
+ *
+ * @see docs/rules.md, "The new course"
+ */
+export function landedItems({ index, lines, chosen, met, retimed, decisions }: Landing): PreviewItem[] {
+  const { ground, choice, standing } = index;
+  const { source, shell } = ground;
+  const { choices, answers } = decisions;
+  const toAt = placesInShell(index, lines, met);
+  const newId = (id: string): string => toAt[choice.placeOf.get(id) ?? -1] ?? id;
+  const parentAt = (at: number): string | undefined => {
+    const unit = choice.parent[at]!;
+    return unit < 0 ? undefined : (lines[unit]!.to ?? undefined);
+  };
+  const positions = positionsOf(index, lines, parentAt);
+  const stateOf = landingStates(source, choices);
+  const dateOf = datesInOrder(retimed);
+  const written = new Map<string, PreviewItem>();
+  const answering = new Map<string, { from: string; verb: Verb }>();
+
+  for (let at = 0; at < source.items.length; at++) {
+    const line = lines[at]!;
+    if (line.to === null) continue;
+    const item = source.items[at]!;
+    if (!isWritten(line)) {
+      if (line.verb !== 'leave' || !answering.has(line.to)) answering.set(line.to, { from: item.id, verb: line.verb });
+      continue;
+    }
+    const there = standing.get(line.to);
+    const asked = chosen.list[at]!.by === 'ask';
+    const isPlace = line.place === true;
+    const { moments, undated } = landedMoments(item, dateOf, asked);
+    const landed: PreviewItem = {
+      id: line.to,
+      kind: item.kind,
+      title: item.title,
+      contentHash: item.contentHash,
+      moments,
+      links: landedLinks(item, isPlace, newId),
+      state: isPlace || undated || asked ? 'draft' : stateOf(item),
+      points: item.points,
+      bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
+      details: isPlace ? { placeKept: true } : landedDetails(item.details, choices),
+      parent: there === undefined ? parentAt(at) : there.parent,
+      position: there === undefined ? positions.get(line.to) : there.position,
+      from: item.id,
+      verb: line.verb,
+      isPlace,
+    };
+    if (line.verb === 'ask') written.set(line.to, { ...landed, ...answeredFields(landed, there!, answers![item.id]!) });
+    else if (item.kind === 'courseSettings')
+      written.set(line.to, { ...landed, ...settingsOf(item, source, there, shell, choices, newId) });
+    else written.set(line.to, landed);
+  }
+  const rest = shell.items
+    .filter(({ id }) => !written.has(id))
+    .map((item): PreviewItem => {
+      const answer = answering.get(item.id);
+      return { ...item, from: answer?.from, verb: answer?.verb ?? 'here', isPlace: false };
+    });
+  return [...written.values(), ...rest];
+}
+
+/** Where each item of the source stands in the new course: itself, what the shell has for it, or the double that comes. */
+function placesInShell(
+  { choice }: PlanIndex,
+  lines: readonly PlanLine[],
+  met: (at: number) => string | null,
+): readonly (string | null)[] {
+  const places = choice.source.items.map((_, at) => lines[at]!.to);
+  return places.map((to, at) => {
+    if (to !== null) return to;
+    const standIn = choice.standIn[at]!;
+    return (standIn < 0 ? null : places[standIn]!) ?? met(at);
+  });
+}
+
+/** Retimed dates come in the order of the items, so that each is looked for where the last was found. */
+function datesInOrder(retimed: readonly Retimed[]): (id: string) => Retimed | undefined {
+  let next = 0;
+  return (id) => (retimed[next]?.id === id ? retimed[next++] : undefined);
+}
+
+const NO_MOMENTS = { moments: [], undated: false };
+
+/** Dates as they land. What is asked about comes without those that were left over from another term. */
+function landedMoments(
+  { moments = [] }: SnapshotItem,
+  dateOf: (id: string) => Retimed | undefined,
+  asked: boolean,
+): { readonly moments: Moment[]; readonly undated: boolean } {
+  if (moments.length === 0) return NO_MOMENTS;
+  const landed: Moment[] = [];
+  let undated = false;
+  for (const moment of moments) {
+    const retimed = dateOf(moment.id);
+    if (retimed === undefined) continue;
+    if (retimed.to !== null && !(asked && retimed.flags.includes('otherTerm')))
+      landed.push({ ...moment, at: retimed.to });
+    else undated ||= DATED_BY.includes(moment.role);
+  }
+  return { moments: landed, undated };
+}
+
+const NO_LINKS: Link[] = [];
+
+/** Links lead to where their targets stand; the source's own list serves where that is the same place. */
+function landedLinks({ links = NO_LINKS }: SnapshotItem, isPlace: boolean, newId: (id: string) => string): Link[] {
+  if (links.length === 0) return NO_LINKS;
+  const kept = isPlace ? links.filter(({ type }) => type === 'gradedIn') : links;
+  if (kept.every(({ to, course }) => course !== undefined || newId(to) === to)) return kept;
+  return kept.map((link) => (link.course === undefined ? { ...link, to: newId(link.to) } : link));
+}
+
+/** Work lands as plain work, without its originality check; a discussion without the teacher's opening post, if so chosen. */
+function landedDetails(details: SnapshotItem['details'], { openingPosts }: Choices): SnapshotItem['details'] {
+  if (details === undefined) return details;
+  const dropsCheck = details.originalityCheck !== undefined;
+  const dropsPost = openingPosts === 'leave' && details.openingPost === true;
+  if (!dropsCheck && !dropsPost) return details;
+  const { originalityCheck: _, ...rest } = details;
+  return dropsPost ? { ...rest, openingPost: false } : rest;
+}
+
+function settingsOf(
+  item: SnapshotItem,
+  source: Snapshot,
+  there: SnapshotItem | undefined,
+  shell: Snapshot,
+  choices: Choices,
+  newId: (id: string) => string,
+): Pick<PreviewItem, 'details' | 'links'> {
+  const keys = (items: readonly SnapshotItem[]): string[] => items.map(({ id }) => id);
+  return landedSettings(
+    { settings: item, keys: keys(source.items) },
+    { settings: there, keys: keys(shell.items) },
+    choices,
+    newId,
+  );
+}
+
+/** What a person decided field by field; the rest stays the shell's. Links follow the text. */
+function answeredFields(
+  landed: PreviewItem,
+  there: SnapshotItem,
+  { title, body, points, dates, details }: Answer,
+): Partial<PreviewItem> {
+  const textOf = (side: Answer['title'], fromSource: string, fromShell: string): string =>
+    typeof side === 'object' ? side.text : side === 'source' ? fromSource : fromShell;
+  return {
+    title: textOf(title, landed.title, there.title),
+    bodyHash:
+      typeof body === 'object'
+        ? hasContent(body.text)
+          ? textHash(body.text)
+          : undefined
+        : body === 'source'
+          ? landed.bodyHash
+          : there.bodyHash,
+    links: body === 'source' || typeof body === 'object' ? joined(landed.links, there.links) : (there.links ?? []),
+    points: points === 'source' ? landed.points : there.points,
+    moments: dates === 'source' ? (landed.moments ?? []) : (there.moments ?? []),
+    details: details === 'source' ? landed.details : there.details,
+    state: there.state,
+  };
+}
+
+const joined = (these: readonly Link[] = [], those: readonly Link[] = []): Link[] => [
+  ...these,
+  ...those.filter(({ type, to }) => !these.some((link) => link.type === type && link.to === to)),
+];
+
+/** The state in which things land: of the item, by its mark, of its kind, of the plan. */
+function landingStates({ marks }: Snapshot, { landing, landings }: Choices): (item: SnapshotItem) => ItemState {
+  const hidden = new Set(marks.filter(({ mark }) => mark === 'hidden').map(({ item }) => item));
+  return (item) => {
+    const chosen =
+      landings?.items?.[item.id] ?? (hidden.has(item.id) ? 'hidden' : (landings?.kinds?.[item.kind] ?? landing));
+    return chosen === 'draft' || chosen === 'hidden' ? chosen : ownState(item);
+  };
+}
+
+/** Positions among their siblings in the shell for what is new there. */
+function positionsOf(
+  { ground, inOrder }: PlanIndex,
+  lines: readonly PlanLine[],
+  parentAt: (at: number) => string | undefined,
+): ReadonlyMap<string, number> {
+  const { shell } = ground;
+  const standing = new Map<string | undefined, { id: string; position: number }[]>();
+  for (const at of orderOf(shell.items)) {
+    const { id, parent, position } = shell.items[at]!;
+    const siblings = standing.get(parent) ?? [];
+    siblings.push({ id, position: position ?? siblings.length + 1 });
+    standing.set(parent, siblings);
+  }
+  const incoming = new Map<string | undefined, string[]>();
+  for (const at of inOrder) {
+    const { to } = lines[at]!;
+    if (to === null) continue;
+    const parent = parentAt(at);
+    const siblings = incoming.get(parent);
+    if (siblings === undefined) incoming.set(parent, [to]);
+    else siblings.push(to);
+  }
+  const positions = new Map<string, number>();
+  for (const [parent, ids] of incoming)
+    for (const [id, position] of arrange(standing.get(parent) ?? [], ids)) positions.set(id, position);
+  return positions;
+}
+
+/** Places of items in the order of their positions; those without one at the end. */
+export const orderOf = (items: readonly SnapshotItem[]): number[] =>
+  items.map((_, at) => at).sort((a, b) => (items[a]!.position ?? Infinity) - (items[b]!.position ?? Infinity) || a - b);

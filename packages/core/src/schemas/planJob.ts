@@ -1,0 +1,121 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { FINDING_NAMES } from '../choose/finding.js';
+import { momentAtSchema } from './calendar.js';
+import { answerSchema, choicesSchema } from './choices.js';
+import { courseSchema } from './course.js';
+import { policySchema } from './retimeJob.js';
+
+const embedded = Type.Omit(courseSchema, []);
+
+const lineageSchema = Type.Object(
+  {
+    item: Type.String({ description: 'The item in the destination.' }),
+    sourceCourse: Type.String(),
+    sourceItem: Type.String(),
+    sourceHash: Type.String({ description: 'Content hash of the item in the source when it was brought.' }),
+    landedHash: Type.String({ description: 'Content hash of what it became in the destination.' }),
+  },
+  { description: 'What an earlier run left; `yarin plan` prints it as `history` for the next call.' },
+);
+
+/** What `yarin plan` reads. */
+export const planJobSchema = Type.Object(
+  {
+    sources: Type.Array(embedded, { minItems: 1, description: 'The first goes before the others where they overlap.' }),
+    destination: embedded,
+    choices: Type.Optional(choicesSchema),
+    policy: Type.Optional(policySchema),
+    byHand: Type.Optional(Type.Record(Type.String(), momentAtSchema)),
+    answers: Type.Optional(Type.Record(Type.String(), answerSchema)),
+    history: Type.Optional(Type.Array(lineageSchema)),
+    now: Type.Optional(momentAtSchema),
+    meetingHosts: Type.Optional(
+      Type.Array(Type.String(), { description: 'Hosts of video meetings; the usual ones when absent.' }),
+    ),
+  },
+  { $id: 'plan-job', title: 'Plan job' },
+);
+export type PlanJob = Static<typeof planJobSchema>;
+
+const VERBS = ['add', 'join', 'same', 'update', 'keep', 'ask', 'gone', 'leave', 'here'] as const;
+const REASONS = [
+  'item',
+  'unit',
+  'kind',
+  'all',
+  'mark',
+  'finding',
+  'standsThere',
+  'overlap',
+  'neededBy',
+  'parentOf',
+  'ends',
+  'endMissing',
+  'keepsPlace',
+] as const;
+const literals = <Value extends string>(values: readonly Value[]) =>
+  Type.Unsafe<Value>(Type.Union(values.map((value) => Type.Literal(value))));
+const findingName = literals(FINDING_NAMES);
+
+const countSchema = Type.Object({
+  source: Type.Integer(),
+  bring: Type.Integer(),
+  leave: Type.Integer(),
+  join: Type.Optional(Type.Integer()),
+  same: Type.Optional(Type.Integer()),
+  update: Type.Optional(Type.Integer()),
+  keep: Type.Optional(Type.Integer()),
+  ask: Type.Optional(Type.Integer()),
+});
+
+/** What `yarin plan` prints. */
+export const plannedSchema = Type.Object(
+  {
+    lines: Type.Array(
+      Type.Object({
+        source: Type.String({ description: 'The course that the item is of; of `here` the destination.' }),
+        item: Type.String(),
+        verb: literals(VERBS),
+        why: Type.Array(
+          Type.Object({
+            reason: literals(REASONS),
+            item: Type.Optional(Type.String()),
+            finding: Type.Optional(findingName),
+          }),
+          { description: 'The reason first, then the reason of what it names, up to what was chosen.' },
+        ),
+        to: Type.Optional(Type.String({ description: 'The item of the new course.' })),
+        place: Type.Optional(Type.Literal(true, { description: 'Left, and its place is kept.' })),
+        headingOnly: Type.Optional(Type.Literal(true)),
+        answered: Type.Optional(literals(['written', 'kept'] as const)),
+      }),
+    ),
+    findings: Type.Array(
+      Type.Object({
+        source: Type.String(),
+        item: Type.String(),
+        finding: findingName,
+        evidence: Type.String(),
+        default: literals(['leave', 'ask', 'join', 'bring'] as const),
+        stays: Type.Optional(Type.String({ description: 'Of a double: the one that stays.' })),
+      }),
+    ),
+    counts: Type.Record(Type.String(), countSchema, {
+      description: 'By kind; kinds that the sources do not have are not named.',
+    }),
+    looseEnds: Type.Array(
+      Type.Object({
+        code: Type.String(),
+        severity: literals(['breaks', 'wrong', 'untidy'] as const),
+        sentence: Type.String(),
+        detail: Type.String(),
+        items: Type.Array(Type.String()),
+      }),
+    ),
+    policy: Type.Optional(policySchema),
+    course: embedded,
+    history: Type.Array(lineageSchema),
+  },
+  { $id: 'planned', title: 'Plan' },
+);
+export type Planned = Static<typeof plannedSchema>;

@@ -1,0 +1,57 @@
+import { findMeetings } from './findMeetings.js';
+import { found, type FoundWords, type WordContext } from './found.js';
+
+export type Mode = 'on site' | 'online' | 'mixed';
+
+const ON_SITE =
+  /\b(?:on[- ]campus|in[- ]person|face[- ]to[- ]face|on[- ]site|in (?:the|our|this) (?:class ?room|lecture hall|lecture theatre|lecture theater)|(?:in|to|at|of) room (?:no\.? ?)?[A-Z]?\d+\w?)\b/gi;
+const ONLINE =
+  /\b(?:(?:online|remote|virtual)[- ]only|(?:only|entirely|fully|wholly|completely|100 ?%) (?:online|remote|virtual)|by video|(?:by|over|via|on) (?:a |the |our )?video(?: ?(?:call|conference|meeting|link|chat))?|(?:meets?|met|held|taught|runs?|class(?:es)?|lectures?|seminars?|sessions?|sections?|course) (?:is |are |will be )?(?:held |taught )?(?:online|remotely|virtually)|(?:online|virtual|remote) (?:class(?:es)?|lectures?|seminars?|sessions?|sections?|course|meetings?|office hours)|from home)\b/gi;
+const MIXED =
+  /\b(?:hybrid|blended|mixed[- ]mode|(?:half|partly|part) (?:online|on campus|in person)|alternat\w+ between (?:online|on campus|in person)\b[^.\n]*|online (?:one|every other) week)\b/gi;
+
+/** Rooms of a subject: a room of a museum or a book is no class room. */
+const OWN_ROOM_AFTER = /^ (?:of|at|in) (?:the|a|an|his|her|their) (?!building|hall|college|library|science|arts?\b)/i;
+const OWN_ROOM_BEFORE = /\b(?:emergency|operating|waiting|engine|control|escape|hotel|patient|ward|guest)$/i;
+
+const PATTERNS: Readonly<Record<Mode, readonly RegExp[]>> = {
+  'on site': [ON_SITE],
+  online: [ONLINE],
+  mixed: [MIXED],
+};
+
+/** What words tell of a mode that the new course no longer has. A mixed course also says what its other half was. */
+function patternsFor(old: Mode, now: Mode): readonly RegExp[] {
+  if (old !== 'mixed') return PATTERNS[old];
+  return [MIXED, ...(now === 'online' ? PATTERNS['on site'] : PATTERNS.online)];
+}
+
+const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/**
+ * Words that say the mode that a course had. Those that introduce a meeting's address say where to meet, not the mode.
+ *
+ * @param text   with the addresses behind its links
+ * @param prose  the same text without addresses, file names and quotations, at the same offsets
+ * @see docs/rules.md, "Findings"
+ */
+export function findModeWords(text: string, prose: string, old: Mode, now: Mode, context: WordContext): FoundWords[] {
+  const meetings = findMeetings(text, context);
+  const introduces = ({ end }: FoundWords): boolean =>
+    meetings.some(({ start }) => start >= end && !/[.!?](?:\s|$)|\n/.test(text.slice(end, start)));
+  const saysRoom = old === 'on site' || (old === 'mixed' && now === 'online');
+  const room =
+    saysRoom && context.room ? [new RegExp(`\\b(?:in|to|at) ${escaped(context.room)}(?![\\p{L}\\p{N}])`, 'giu')] : [];
+  return [...patternsFor(old, now), ...room]
+    .flatMap((pattern) => [...prose.matchAll(pattern)])
+    .filter(
+      ({ 0: words, index }) =>
+        !/room/i.test(words) ||
+        !(
+          OWN_ROOM_AFTER.test(prose.slice(index + words.length)) ||
+          OWN_ROOM_BEFORE.test(prose.slice(0, index).trimEnd())
+        ),
+    )
+    .map((match) => found('mode', match))
+    .filter((each) => !introduces(each));
+}
