@@ -43,13 +43,14 @@ test('last term’s announcements stay behind with their evidence, and can be tu
   await page.getByRole('link', { name: /^What 208 of 236/ }).click();
   await page.getByRole('button', { name: 'announcements of last term 15' }).click();
   await expect(page.getByRole('region', { name: 'announcements of last term' })).toContainText(
-    'Poster hall booked “April 29”',
+    /Poster hall booked\s*“April 29”/,
   );
   await page.getByRole('button', { name: 'Bring all 15' }).click();
-  await expect(page.getByRole('link', { name: /^What 223 of 236/ })).toBeVisible();
+  // The call for those away stays: it holds a meeting's address too, and turning one finding leaves the other.
+  await expect(page.getByRole('link', { name: /^What 222 of 236/ })).toBeVisible();
   await expect(page.getByText('· saved')).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Bring 225 things' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Bring 224 things' })).toBeVisible();
 });
 
 test('leaving a unit leaves what stands in it, and the other page follows at once', async ({ page, app }) => {

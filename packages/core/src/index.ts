@@ -4,7 +4,7 @@ export * from './calendar/dateWords.js';
 export { checkCalendar } from './calendar/checkCalendar.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { indexMeetings } from './calendar/meetingIndex.js';
-export { isWork, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
+export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
 export { isMust, type LinkType } from './course/links.js';
 export { checkCourse } from './course/checkCourse.js';
@@ -19,6 +19,8 @@ export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
 export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js';
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
 export type { Why } from './choose/decision.js';
+export { applyRecipe, knownIn, partsOf, recipeOf, type RecipeApplied, type StandingRecipe } from './choose/recipes.js';
+export type { RecipeChoices, RecipeKnows } from './schemas/recipe.js';
 export type { BrokenNeed } from './choose/brokenNeeds.js';
 export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type SettingName } from './course/settings.js';
 export type { Finding, FindingName } from './choose/finding.js';
@@ -36,8 +38,10 @@ export { isWritten, type PlanLine, type Verb } from './plan/line.js';
 export {
   indexPlan,
   isGraded,
+  planChosen,
   previewOn,
   previewPlan,
+  type PlanDecided,
   type PlanGround,
   type PlanIndex,
   type PlanInput,
@@ -54,12 +58,13 @@ export {
   type NewItem,
   type NewShell,
 } from './schemas/edits.js';
-export type { Answer, Choices, Decisions, LandingState } from './schemas/choices.js';
+export type { Answer, BringOrLeave, Choices, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
 export * from './api/courses.js';
 export * from './api/people.js';
 export * from './api/plans.js';
+export * from './api/recipes.js';
 export { addressesIn } from './words/addresses.js';
 export { findableWords, type FindableCourse, holdsWords, nearlyBegins, wordsIn } from './find/findWords.js';
 export * from './rights/rights.js';

@@ -20,6 +20,7 @@ import { signedIn, signOnRoutes } from './people/routes.js';
 import { pairingRoutes } from './pairing/routes.js';
 import { PlanGrounds } from './plans/planGrounds.js';
 import { planRoutes } from './plans/routes.js';
+import { recipeRoutes } from './recipes/routes.js';
 import { rosterRoutes } from './roster/routes.js';
 import { runRoutes } from './runs/routes.js';
 import { RunJobs } from './runs/runJobs.js';
@@ -81,6 +82,7 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   api.use(pairingRoutes(server));
   api.use(accessRoutes(server));
   api.use(rosterRoutes(server));
+  api.use(recipeRoutes(server));
   api.use(planRoutes(server, grounds));
   api.use(runRoutes(server, grounds, jobs));
   api.use(nothingThere);

@@ -81,7 +81,9 @@ describe('the tables', () => {
     const folder = mkdtempSync(join(tmpdir(), 'yarin-older-'));
     try {
       const older = await openForWriting(folder);
-      await older.undoLastMigration({ transaction: 'each' });
+      // Back to the first tables: everything that came since is undone, the newest first.
+      while ((await older.query('SELECT count(*) AS made FROM migration'))[0].made > 1)
+        await older.undoLastMigration({ transaction: 'each' });
       await older.query(
         `INSERT INTO term (id, name, first_day, last_day, calendar) VALUES ('t', 'Spring 2027', '2027-01-11', '2027-05-07', '{}')`,
       );

@@ -30,12 +30,13 @@ describe('pages that scroll level', () => {
     expect(levelHeight(anchors, 28, 5.5 * 28, 0)).toBe(3 * 28);
     expect(levelHeight(anchors, 28, 5.5 * 28, 1)).toBe(10.5 * 28);
   });
-  it('go in step before the first pair, after the last, and without any', () => {
+  it('begin level at the top, and go in step after the last pair and without any', () => {
     const anchors = anchorsOf([
       [2, 4],
       [3, 5],
     ]);
-    expect(levelHeight(anchors, 28, 0, 0)).toBe(2 * 28);
+    expect(levelHeight(anchors, 28, 0, 0)).toBe(0);
+    expect(levelHeight(anchors, 28, 2.5 * 28, 0)).toBe(4.5 * 28);
     expect(levelHeight(anchors, 28, 10 * 28, 0)).toBe(12 * 28);
     expect(levelHeight([], 28, 77, 0)).toBe(77);
   });

@@ -1,4 +1,5 @@
 import type { Candidate, Proposal } from '../choose/propose.js';
+import type { StandingRecipe } from '../choose/recipes.js';
 import type { Finding } from '../choose/finding.js';
 import type { Kind } from '../course/kinds.js';
 import type { Snapshot } from '../course/snapshot.js';
@@ -90,6 +91,10 @@ export interface PlanView {
   readonly findings: readonly Finding[];
   readonly lineage: readonly LineageEntry[];
   readonly suggestion: PolicySuggestion;
+  /** Department of the shell. */
+  readonly department: string | null;
+  /** The recipe of the institution or department; its locked parts hold whatever is chosen. */
+  readonly standingRecipe?: StandingRecipe | undefined;
   readonly right: Right;
   readonly now: string;
   readonly thingsPerSecond: number;

@@ -2,7 +2,7 @@ import type { SnapshotItem } from '../course/snapshot.js';
 import type { Choices } from '../schemas/choices.js';
 import type { ChoiceIndex } from './choiceIndex.js';
 
-import type { ChoiceDecisions } from './decision.js';
+import type { ChoiceDecisions, Why } from './decision.js';
 import { isComing } from './rules.js';
 
 /** A choice that would break something, with what it takes to answer it. */
@@ -11,6 +11,8 @@ export type BrokenNeed =
       /** Left by a person and needed by what comes: it comes all the same until somebody answers. */
       readonly is: 'neededButLeft';
       readonly item: string;
+      /** What left it. */
+      readonly leftBy: Why;
       /** Everything that would have to stay too, the direct ones first. */
       readonly neededBy: readonly string[];
       /** Things of the shell that could serve in its place. */
@@ -85,6 +87,7 @@ function neededButLeft(
     return {
       is: 'neededButLeft',
       item: id,
+      leftBy: list[at]!.leftBy!,
       neededBy: queue.slice(1).map((each) => source.items[each]!.id),
       equivalents: equivalents.map((item) => item.id),
     };

@@ -19,7 +19,7 @@ export const SETTING_WORDS = {
   areas: 'names of areas',
 } as const;
 export type SettingName = keyof typeof SETTING_WORDS;
-export const SETTING_NAMES = Object.keys(SETTING_WORDS) as readonly SettingName[];
+const SETTING_NAMES = Object.keys(SETTING_WORDS) as readonly SettingName[];
 
 /** Whether and from when to when learners and visitors get in is decided anew every term. */
 const NEVER_COMES = new Set(['openToLearners', 'open', 'startsOn', 'endsOn', 'visitors', 'visitorAccess']);

@@ -21,12 +21,13 @@ export function planJobProblems({ sources, destination, choices = {}, byHand = {
     ...checkCourse(destination, '/destination'),
   ].filter(({ code }) => !HARMLESS.has(code));
   const courses = [...sources, destination];
-  courses.forEach(({ course }, index) => {
-    if (courses.findIndex((each) => each.course.id === course.id) < index)
+  const courseIds = courses.map(({ course }) => course.id);
+  courseIds.forEach((id, index) => {
+    if (courseIds.indexOf(id) < index)
       problems.push({
         code: 'sameCourse',
-        message: `“${course.id}” stands twice; every source and the destination are courses of their own.`,
-        where: index < sources.length ? `/sources/${index}/course/id` : '/destination/course/id',
+        message: `“${id}” stands twice; every source and the shell are courses of their own.`,
+        where: index < sources.length ? `/sources/${index}` : '/destination',
       });
   });
 

@@ -148,7 +148,7 @@ const withoutGaps = (item: { readonly [Key in keyof Item]: Item[Key] | undefined
   Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined)) as Item;
 
 /** What the run would leave: of everything that it writes or finds to be the same, what both sides say then. */
-export function historyAfter(
+function historyAfter(
   history: readonly LineageEntry[],
   { source }: PlanGround,
   { lines, items }: Preview,
@@ -185,16 +185,15 @@ function linesOf(layers: readonly Layer[], destination: Course): Planned['lines'
     why: [...line.why],
     ...(to === null ? {} : { to }),
   });
-  const own = new Set(destination.items.map(({ id }) => id));
+  const { course: shell, items } = destination;
+  const own = new Set(items.map(({ id }) => id));
   const here = layers.at(-1)!.preview.lines.filter(({ item, to }) => item === null && own.has(to!));
   const answered = new Set(
     layers.flatMap(({ preview }) => preview.lines.flatMap(({ item, to }) => (item === null ? [] : to))),
   );
   return [
     ...layers.flatMap(({ preview }) => preview.lines.filter(({ item }) => item !== null).map(printed)),
-    ...here
-      .filter(({ to }) => !answered.has(to))
-      .map((line) => printed({ ...line, source: destination.course.id, item: line.to })),
+    ...here.filter(({ to }) => !answered.has(to)).map((line) => printed({ ...line, source: shell.id, item: line.to })),
   ];
 }
 

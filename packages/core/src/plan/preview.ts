@@ -4,6 +4,7 @@ import { chooseOn } from '../choose/choose.js';
 import type { ChoiceDecisions } from '../choose/decision.js';
 import { chainOf } from '../choose/explain.js';
 import type { Finding } from '../choose/finding.js';
+import { withLocks, type StandingRecipe } from '../choose/recipes.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { DoubtfulMoment } from '../retime/causes.js';
@@ -21,6 +22,8 @@ export interface PlanGround {
   readonly shell: Snapshot;
   readonly findings: readonly Finding[];
   readonly lineage: readonly LineageEntry[];
+  /** The recipe of the institution or department, whose locked parts hold whatever is chosen. */
+  readonly standingRecipe?: StandingRecipe | undefined;
   /** Of several sources: things that a source with precedence has too, with what that one is in the new course. */
   readonly overlaps?: ReadonlyMap<string, { readonly item: string; readonly to: string | null }>;
 }
@@ -113,40 +116,74 @@ export function chooseInPlan(index: PlanIndex, choices: Choices): ChoiceDecision
  */
 export const previewPlan = (input: PlanInput): Result<Preview> => previewOn(indexPlan(input), input);
 
-/** The same on sides that are indexed already. */
-export function previewOn(index: PlanIndex, { decisions, policy, now }: PlanDecided): Result<Preview> {
-  const { source, shell } = index.ground;
-  const { matches, standing } = index;
+/** What a preview says before anything is dated or placed: the first that a toggle shows. */
+export type PlanChosen = Pick<Preview, 'lines' | 'counts' | 'toWrite' | 'broken'>;
+
+interface Chosen {
+  readonly chosen: ChoiceDecisions;
+  readonly met: (at: number) => string | null;
+  /** Of the source's items, in their order. */
+  readonly lines: readonly PlanLine[];
+}
+
+/** The choices in force: a person's, with what only an administrator changes. */
+const inForce = ({ ground }: PlanIndex, decisions: Decisions): Decisions =>
+  ground.standingRecipe === undefined
+    ? decisions
+    : { ...decisions, choices: withLocks(decisions.choices, ground.standingRecipe, ground) };
+
+function chosenLines(index: PlanIndex, decisions: Decisions): Chosen {
+  const { source } = index.ground;
   const chosen = chooseInPlan(index, decisions.choices);
   const met = metBy(index, decisions.choices);
   const lines = source.items.map(({ id }, at) =>
-    lineOf(index, at, chosen, decisions, met(at), standing.has(id) ? `${source.course.id}:${id}` : id),
+    lineOf(index, at, chosen, decisions, met(at), index.standing.has(id) ? `${source.course.id}:${id}` : id),
   );
-  const comes = (at: number): boolean => bringsDates(lines[at]!, decisions);
-  const job = retimeJobOf(source, shell, comes, { policy, byHand: decisions.byHand, now });
-  const retimed = retime(job);
-  if (!retimed.ok) return fail(retimed.problems);
+  return { chosen, met, lines };
+}
 
-  const items = landedItems({ index, lines, chosen, met, retimed: retimed.value, decisions });
-  const dates = datesOf(index, job.moments, retimed.value);
+/** Which things come and what becomes of them, without dates and places. */
+export function planChosen(index: PlanIndex, decided: Decisions): PlanChosen {
+  const decisions = inForce(index, decided);
+  return summed(index, chosenLines(index, decisions), decisions);
+}
+
+function summed(index: PlanIndex, { chosen, met, lines }: Chosen, decisions: Decisions): PlanChosen {
+  const { source, shell } = index.ground;
   const answered = new Set(lines.map(({ to }) => to));
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
     .map(({ id }): PlanLine => ({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
-  const gone = matches.gone.map(({ sourceItem, item }): PlanLine => ({
+  const gone = index.matches.gone.map(({ sourceItem, item }): PlanLine => ({
     source: source.course.id,
     item: sourceItem,
     verb: 'gone',
     why: [],
     to: item,
   }));
-  return succeed({
+  return {
     lines: [...lines, ...gone, ...here],
-    items,
-    dates,
     counts: countByKind(source.items, lines),
     toWrite: lines.reduce((sum, line) => sum + (isWritten(line) ? 1 : 0), 0),
     broken: brokenNeeds(index.choice, chosen, decisions.choices, shell.items, (at) => met(at) !== null),
+  };
+}
+
+/** The same on sides that are indexed already. */
+export function previewOn(index: PlanIndex, { decisions: decided, policy, now }: PlanDecided): Result<Preview> {
+  const { source, shell } = index.ground;
+  const decisions = inForce(index, decided);
+  const made = chosenLines(index, decisions);
+  const { lines } = made;
+  const comes = (at: number): boolean => bringsDates(lines[at]!, decisions);
+  const job = retimeJobOf(source, shell, comes, { policy, byHand: decisions.byHand, now });
+  const retimed = retime(job);
+  if (!retimed.ok) return fail(retimed.problems);
+
+  return succeed({
+    ...summed(index, made, decisions),
+    items: landedItems({ ...made, index, retimed: retimed.value, decisions }),
+    dates: datesOf(index, job.moments, retimed.value),
   });
 }
 

@@ -70,6 +70,12 @@ export const decisionsSchema = Type.Object(
       description: 'Doubts called fine as they are: moment id to the new moment and flags it had then.',
     }),
     answers: Type.Optional(Type.Record(Type.String(), answerSchema)),
+    recipe: Type.Optional(
+      Type.Object(
+        { id: Type.String(), name: Type.String({ maxLength: 120 }) },
+        { description: 'The recipe that was applied last.', additionalProperties: false },
+      ),
+    ),
   },
   { $id: 'decisions', title: 'Decisions of a plan', additionalProperties: false },
 );

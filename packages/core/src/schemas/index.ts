@@ -13,5 +13,6 @@ export {
 } from './edits.js';
 export { plannedSchema, planJobSchema } from './planJob.js';
 export { proposedSchema, proposeJobSchema } from './proposeJob.js';
+export { recipeChoicesSchema, recipeKnowsSchema, recipeLocksSchema } from './recipe.js';
 export { retimedSchema } from './retimed.js';
 export { retimeJobSchema } from './retimeJob.js';

@@ -308,7 +308,7 @@ describe('a job that makes no sense', () => {
     ['an item that is nowhere', { choices: { items: { 'a/b': 'leave' } } }, 'noSuchItem', '/choices/items/a~1b'],
     ['a date by hand of nothing', { byHand: { x: '2027-02-01T10:00' } }, 'noSuchMoment', '/byHand/x'],
     ['a day on no calendar', { byHand: { 'lab-due': '2027-02-30T10:00' } }, 'noSuchDate', '/byHand/lab-due'],
-    ['a course into itself', { sources: [newShell()] }, 'sameCourse', '/destination/course/id'],
+    ['a course into itself', { sources: [newShell()] }, 'sameCourse', '/destination'],
     ['an id twice', { sources: [oldCourse(item('page', 'p'), item('page', 'p'))] }, 'idTwice', '/sources/0/items/1/id'],
   ])('is told by its place: %s', (_, rest, code, where) => {
     expect(planJobProblems(job(rest))).toMatchObject([{ code, where }]);

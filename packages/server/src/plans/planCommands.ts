@@ -1,7 +1,10 @@
 import type { Decisions } from '@yarin/core';
+import { CourseRow } from '../database/entities/course.js';
 import { PlanRow } from '../database/entities/run.js';
 import { conflict, notFound } from '../http/httpProblem.js';
+import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
+import { decisionsAtFirst } from './workedPlan.js';
 
 export interface NewPlan {
   readonly id: string;
@@ -11,15 +14,15 @@ export interface NewPlan {
   readonly at: string;
 }
 
-const NOTHING_DECIDED: Decisions = { choices: {}, byHand: {}, settled: {} };
-
 /** Opens the plan of a pair: the one that is there, or a new one. */
 export const openPlan: Command<NewPlan, { id: string }> = async ({ manager }, { at, ...plan }) => {
   const { sourceId, destinationId } = plan;
   const known = await manager.findOneBy(PlanRow, { sourceId, destinationId });
   if (known !== null) return { id: known.id };
+  const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
+  const decisions = decisionsAtFirst(await standingRecipe(manager, shell.department));
   const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
-  await manager.insert(PlanRow, { ...plan, decisions: NOTHING_DECIDED, version: 1, changedAt: at, place });
+  await manager.insert(PlanRow, { ...plan, decisions, version: 1, changedAt: at, place });
   return { id: plan.id };
 };
 

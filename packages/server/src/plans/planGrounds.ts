@@ -1,11 +1,12 @@
 import { LRUCache } from 'lru-cache';
 import { previewPlan, reviewPlan, type CourseSummary, type Decisions, type Preview, type Review } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { standingRecipe } from '../recipes/recipeStore.js';
 import { groundOn, inputOn, orRefuse, readSides, type PlanGround } from './workedPlan.js';
 
 const MOST_GROUNDS = 100;
 
-type Side = Pick<CourseSummary, 'id' | 'version'>;
+type Side = Pick<CourseSummary, 'id' | 'version' | 'department'>;
 export type Worked = Preview & Review;
 
 /** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
@@ -28,10 +29,12 @@ export class PlanGrounds {
 
   /** The plan worked out; one without decisions is kept until a course changes. */
   async workOut(source: Side, shell: Side, decisions: Decisions | undefined, now: string): Promise<Worked> {
-    const key = `${keyOf(source, shell)} ${now.slice(0, 10)}`;
+    const standing = await standingRecipe(this.manager, shell.department);
+    const recipe = standing === undefined ? '' : JSON.stringify(standing);
+    const key = `${keyOf(source, shell)} ${now.slice(0, 10)} ${recipe}`;
     const known = decisions === undefined ? this.untouched.get(key) : undefined;
     if (known !== undefined) return known;
-    const input = inputOn(await this.ground(source, shell), decisions, now);
+    const input = inputOn(await this.ground(source, shell), decisions, now, standing);
     const preview = orRefuse(previewPlan(input));
     const worked = { ...preview, ...reviewPlan(input, preview) };
     if (decisions === undefined) this.untouched.set(key, worked);

@@ -15,6 +15,7 @@ import { noticesOf } from '../roster/notices.js';
 import { standingOf } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { demand } from '../people/rights.js';
+import { standingRecipe } from '../recipes/recipeStore.js';
 import { learnerCounts } from '../runs/storedItems.js';
 import { nameOf } from '../people/names.js';
 import type { PlanGrounds } from './planGrounds.js';
@@ -87,6 +88,8 @@ export async function viewPlan(
     shell: lightSnapshot(ground.shell),
     findings: ground.findings,
     lineage: ground.lineage,
+    department: destination.department,
+    standingRecipe: await standingRecipe(manager, destination.department),
     suggestion: ground.suggestion,
     right,
     now,

@@ -10,6 +10,7 @@ import {
   type PolicySuggestion,
   type Result,
   type Snapshot,
+  type StandingRecipe,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { readSnapshot, withTexts } from '../courses/courseStore.js';
@@ -57,7 +58,13 @@ export async function groundOn(manager: EntityManager, sides: PlanSides): Promis
   return { ...sides, findings, suggestion };
 }
 
-const NOTHING_DECIDED: Decisions = { choices: {}, byHand: {}, settled: {} };
+/** What a plan begins with: the recipe that stands for its shell, or nothing. */
+export const decisionsAtFirst = (standing: StandingRecipe | undefined): Decisions => ({
+  choices: standing?.choices ?? {},
+  byHand: {},
+  settled: {},
+  ...(standing === undefined ? {} : { recipe: { id: standing.id, name: standing.name } }),
+});
 
 /** The input of a plan's computation: its ground, what was decided, and the policy in force. */
 export function inputOn(
@@ -65,10 +72,12 @@ export function inputOn(
     suggestion,
     ...ground
   }: Omit<PlanGround, 'suggestion'> & { readonly suggestion: { readonly proposed: { readonly policy: Policy } } },
-  decisions: Decisions = NOTHING_DECIDED,
+  decided: Decisions | undefined,
   now: string,
+  standingRecipe: StandingRecipe | undefined,
 ): PlanInput {
-  return { ...ground, decisions, policy: decisions.policy ?? suggestion.proposed.policy, now };
+  const decisions = decided ?? decisionsAtFirst(standingRecipe);
+  return { ...ground, decisions, policy: decisions.policy ?? suggestion.proposed.policy, now, standingRecipe };
 }
 
 /** The value, or a refusal that says what is wrong with the calendars. */

@@ -16,10 +16,12 @@ import {
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { insertBodies, insertLinks, insertMoments } from '../courses/courseWriter.js';
+import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides } from '../plans/workedPlan.js';
+import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
 import { nativeHash } from './nativeHash.js';
 import type { RunOperation, StoredItem } from './operations.js';
@@ -59,7 +61,8 @@ export const bring: Command<BringInput, BringOutcome> = async (
     ? { ...sides, findings: known.findings, suggestion: { proposed: { policy: known.policy } } }
     : await groundOn(manager, sides);
   progress(0.2);
-  const input = inputOn(ground, plan.decisions, at);
+  const shell = await manager.findOneByOrFail(CourseRow, { id: plan.destinationId });
+  const input = inputOn(ground, plan.decisions, at, await standingRecipe(manager, shell.department));
   const preview = orRefuse(previewPlan(input));
   progress(0.4);
   if (preview.toWrite === 0) {

@@ -5,6 +5,7 @@ import { duplicateItem } from '../courses/edit/duplicateItem.js';
 import { addShell, archiveCourse, editCourse, removeShell } from '../courses/edit/editCourse.js';
 import { editItem } from '../courses/edit/editItem.js';
 import { markItem } from '../courses/edit/markItem.js';
+import { addRecipe, changeRecipe, removeRecipe } from '../recipes/recipeCommands.js';
 import { loadRoster } from '../roster/loadRoster.js';
 import { saveSession, dropSession } from '../http/sessionCommands.js';
 import { openPlan, saveDecisions } from '../plans/planCommands.js';
@@ -35,6 +36,9 @@ export const COMMANDS = {
   dropSession,
   openPlan,
   saveDecisions,
+  addRecipe,
+  changeRecipe,
+  removeRecipe,
   bring,
   takeBack,
 };

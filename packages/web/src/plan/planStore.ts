@@ -1,13 +1,12 @@
 import {
-  previewPlan,
-  reviewPlan,
   settledAs,
   type BringOutcome,
   type Choices,
   type Decisions,
   type DoubtCause,
   type PlanView,
-  type PlanInput,
+  type PlanDecided,
+  type PlanGround,
   type Policy,
   type Preview,
   type Review,
@@ -19,7 +18,9 @@ import { ApiProblem, sentenceOf } from '../shared/api/client.js';
 import { fetchPlan, saveDecisions, takeBackRun } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count, sectionWords } from '../shared/words.js';
+import { useWorkedPlan } from './preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
+import { useUndo } from './useUndo.js';
 
 const CONFLICT = 409;
 
@@ -35,18 +36,18 @@ export const usePlanStore = defineStore('plan', () => {
   let version = 0;
   let isWaiting = false;
   let saves: Promise<void> = Promise.resolve();
+  const undoing = useUndo<Decisions>();
 
   const policy = computed<Policy>(() => decisions.value.policy ?? view.value?.suggestion.proposed.policy ?? {});
 
-  const input = computed<PlanInput | null>(() => {
-    if (view.value === null) return null;
-    const { source, shell, findings, lineage, now } = view.value;
-    return { source, shell, findings, lineage, now, decisions: decisions.value, policy: policy.value };
-  });
-  const worked = computed(() => (input.value === null ? null : previewPlan(input.value)));
-  const preview = computed<(Preview & Review) | null>(() =>
-    worked.value?.ok ? { ...worked.value.value, ...reviewPlan(input.value!, worked.value.value) } : null,
-  );
+  const ground = computed<PlanGround | null>(() => view.value);
+  const decided = computed<PlanDecided>(() => ({
+    decisions: decisions.value,
+    policy: policy.value,
+    ...(view.value === null ? {} : { now: view.value.now }),
+  }));
+  const worked = useWorkedPlan(ground, decided);
+  const preview = computed<(Preview & Review) | null>(() => (worked.value?.ok ? worked.value.value : null));
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
 
   const lastRun = computed(() => view.value?.runs[0] ?? null);
@@ -68,6 +69,7 @@ export const usePlanStore = defineStore('plan', () => {
     try {
       const loaded = await fetchPlan(id);
       version = loaded.version;
+      if (JSON.stringify(loaded.decisions) !== JSON.stringify(decisions.value)) undoing.forget();
       decisions.value = loaded.decisions;
       view.value = loaded;
       saving.value = 'saved';
@@ -98,38 +100,60 @@ export const usePlanStore = defineStore('plan', () => {
   /** Resolves when everything decided so far is saved, or could not be. */
   const flush = (): Promise<void> => saves;
 
-  function decide(change: Partial<Decisions>): void {
-    const plan = view.value;
-    if (plan?.right.may !== true) return;
+  /** @param what  what was done, as it is said where it can be undone: “leave Quiz 3” */
+  function decide(change: Partial<Decisions>, what: string): void {
+    if (view.value?.right.may !== true) return;
+    undoing.note(decisions.value, what);
+    apply({ ...decisions.value, ...change });
+  }
+
+  function apply(next: Decisions): void {
     trouble.value = '';
-    decisions.value = { ...decisions.value, ...change };
+    decisions.value = next;
     if (saving.value !== 'saving' || !isWaiting) {
       isWaiting = true;
-      saves = saving.value === 'saving' ? saves : saveWaiting(plan.id);
+      saves = saving.value === 'saving' ? saves : saveWaiting(view.value!.id);
       saving.value = 'saving';
     }
     announce(`${totals.value.come} of ${totals.value.of} come, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
   }
 
-  const choose = (choices: Choices): void => decide({ choices: { ...decisions.value.choices, ...choices } });
+  function undo(): void {
+    const before = undoing.undo(decisions.value);
+    if (before === undefined) return;
+    apply(before.state);
+    announce(`Undone: ${before.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  }
+
+  function redo(): void {
+    const after = undoing.redo(decisions.value);
+    if (after === undefined) return;
+    apply(after.state);
+    announce(`Done again: ${after.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  }
+
+  const choose = (choices: Choices, what: string): void =>
+    decide({ choices: { ...decisions.value.choices, ...choices } }, what);
 
   function setByHand(dates: Readonly<Record<string, string>>): void {
-    decide({ byHand: { ...decisions.value.byHand, ...dates } });
+    const ids = Object.keys(dates);
+    decide({ byHand: { ...decisions.value.byHand, ...dates } }, `set ${count(ids.length, 'date')} by hand`);
   }
 
   /** Gives dates back to the rule. */
   function backToRule(ids: readonly string[]): void {
-    decide({ byHand: Object.fromEntries(Object.entries(decisions.value.byHand).filter(([id]) => !ids.includes(id))) });
+    const byHand = Object.fromEntries(Object.entries(decisions.value.byHand).filter(([id]) => !ids.includes(id)));
+    decide({ byHand }, `give ${count(ids.length, 'date')} back to the rule`);
   }
 
   function settle(cause: DoubtCause): void {
     const settled = Object.fromEntries(cause.moments.map((moment) => [moment.id, settledAs(moment)]));
-    decide({ settled: { ...decisions.value.settled, ...settled } });
+    decide({ settled: { ...decisions.value.settled, ...settled } }, `fine as it is: ${cause.sentence}`);
   }
 
-  function apply(settlement: Settlement): void {
+  function settleBy(settlement: Settlement): void {
     if (settlement.settle === 'byHand') setByHand(settlement.dates);
-    else decide({ policy: { ...policy.value, weekdays: settlement.weekdays } });
+    else decide({ policy: { ...policy.value, weekdays: settlement.weekdays } }, 'move the weekday along');
   }
 
   /** Brings what the plan says; the outcome, or `null` when it failed and nothing was written. */
@@ -201,7 +225,11 @@ export const usePlanStore = defineStore('plan', () => {
     setByHand,
     backToRule,
     settle,
-    apply,
+    settleBy,
+    undo,
+    redo,
+    undoable: undoing.undoable,
+    redoable: undoing.redoable,
     bring,
     takeBack,
   };

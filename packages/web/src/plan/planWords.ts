@@ -8,6 +8,7 @@ import {
   type Preview,
   type Snapshot,
   type SnapshotItem,
+  type Why,
 } from '@yarin/core';
 import { count, LEARNER_WORDS } from '../shared/words.js';
 
@@ -118,4 +119,38 @@ export function shellWords({ lines }: Preview): string {
       ? `${here}${taken === '' ? ` ${here === 1 ? 'thing' : 'things'} of the new shell` : ''} ${here === 1 ? 'stays as it is' : 'stay as they are'}`
       : '';
   return `${[taken, stay].filter((part) => part !== '').join(', ')}.`;
+}
+
+/** Why a thing comes, up to what was chosen: “comes with Reading a river ← in unit 3, which you chose”. */
+export function chainWords(why: readonly Why[], titleOf: (id: string) => string): string {
+  return why
+    .flatMap(({ reason, item }, at): string[] => {
+      const title = item === undefined ? '' : titleOf(item);
+      switch (reason) {
+        case 'neededBy':
+          return [at === 0 ? `comes with ${title}` : title];
+        case 'parentOf':
+          return [at === 0 ? `the heading of ${title}` : title];
+        case 'unit':
+          return [`in ${title}, which you chose`];
+        case 'item':
+          return ['which you chose'];
+        case 'kind':
+          return ['of a kind that you chose'];
+        case 'ends':
+          return ['comes, since all that it reads and guards does'];
+        case 'endMissing':
+          return [`stays, since ${title} does`];
+        case 'overlap':
+          return ['comes from another course'];
+        case 'standsThere':
+          return ['stays, since the shell has it'];
+        case 'all':
+        case 'mark':
+        case 'finding':
+        case 'keepsPlace':
+          return [];
+      }
+    })
+    .join(' ← ');
 }

@@ -12,6 +12,7 @@ import {
 } from './item.js';
 import { LearnerRecordRow } from './learner.js';
 import { PersonRow } from './person.js';
+import { RecipeRow } from './recipe.js';
 import { FormerCodeRow, RosterLoadRow, RosterNoticeRow } from './roster.js';
 import { LineageRow, PlanRow, RunRow } from './run.js';
 import { SessionRow } from './session.js';
@@ -36,6 +37,7 @@ export const ENTITIES = [
   RunRow,
   LineageRow,
   SessionRow,
+  RecipeRow,
   AccessAskRow,
   DeedRow,
   FormerCodeRow,

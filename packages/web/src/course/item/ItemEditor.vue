@@ -124,7 +124,14 @@ onBeforeRouteUpdate(mayLeave);
       >
       <small v-else-if="places.has('/changes/title')" class="problem">{{ places.get('/changes/title') }}</small>
     </label>
-    <RichText v-if="hasText" :key="view.version" v-model="draft.body" label="Text" />
+    <RichText
+      v-if="hasText"
+      :key="view.version"
+      v-model="draft.body"
+      label="Text"
+      :course-id="course.view!.summary.id"
+      :items="course.view!.items"
+    />
     <SyllabusSections v-if="kind === 'syllabus'" v-model="draft.details" />
     <ListedDetails v-model="draft.details" :kind="kind" />
     <div class="fields">

@@ -3,15 +3,18 @@ import { Image } from '@tiptap/extension-image';
 import { TableKit } from '@tiptap/extension-table';
 import { StarterKit } from '@tiptap/starter-kit';
 import { EditorContent, useEditor } from '@tiptap/vue-3';
+import type { SnapshotItem } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { fileAddress } from '../../shared/api/courses.js';
-import { useCourseStore } from '../courseStore.js';
 
-const { label } = defineProps<{ label: string }>();
+/** `items` are those of the course that a text can lead to and whose pictures it can show. */
+const { label, courseId, items } = defineProps<{
+  label: string;
+  courseId: string;
+  items: readonly SnapshotItem[];
+}>();
 const html = defineModel<string>({ required: true });
 
-const course = useCourseStore();
-const courseId = computed(() => course.view!.summary.id);
 const linking = ref<'link' | 'picture' | null>(null);
 const address = ref('');
 
@@ -48,13 +51,11 @@ const PRESSES: readonly Press[] = [
   { words: 'quotation', act: () => chain().toggleBlockquote().run(), isOn: () => editor.value!.isActive('blockquote') },
 ];
 
-const things = computed(() =>
-  (course.view?.items ?? []).filter(({ kind }) => kind !== 'courseSettings' && kind !== 'label'),
-);
+const things = computed(() => items.filter(({ kind }) => kind !== 'courseSettings' && kind !== 'label'));
 const pictures = computed(() =>
-  course.itemsOf('file').filter(({ details }) => String(details?.mediaType ?? '').startsWith('image/')),
+  items.filter(({ kind, details }) => kind === 'file' && String(details?.mediaType ?? '').startsWith('image/')),
 );
-const thingAddress = (key: string): string => `/course/${courseId.value}?item=${encodeURIComponent(key)}`;
+const thingAddress = (key: string): string => `/course/${courseId}?item=${encodeURIComponent(key)}`;
 const isOutside = computed(() => /^(https?:\/\/|mailto:)\S+$/.test(address.value.trim()));
 
 function lead(href: string): void {
@@ -72,7 +73,7 @@ function show(key: string): void {
   const picture = pictures.value.find(({ id }) => id === key);
   if (picture !== undefined)
     chain()
-      .setImage({ src: fileAddress(courseId.value, key), alt: picture.title })
+      .setImage({ src: fileAddress(courseId, key), alt: picture.title })
       .run();
   close();
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import DOMPurify from 'dompurify';
 import { computed } from 'vue';
+import { useCourseStore } from '../courseStore.js';
 import RichText from './RichText.vue';
 
 interface Section {
@@ -8,6 +9,7 @@ interface Section {
   readonly body: string;
   readonly locked?: boolean;
 }
+const course = useCourseStore();
 const details = defineModel<Record<string, unknown>>({ required: true });
 
 const sections = computed(() => (Array.isArray(details.value.sections) ? (details.value.sections as Section[]) : []));
@@ -35,6 +37,8 @@ const drop = (index: number): void => write(sections.value.filter((_, at) => at 
       <RichText
         :model-value="section.body"
         :label="`Text of ${section.title}`"
+        :course-id="course.view!.summary.id"
+        :items="course.view!.items"
         @update:model-value="(body: string) => change(index, { body })"
       />
       <button type="button" class="plain-link" @click="drop(index)">take this section away</button>

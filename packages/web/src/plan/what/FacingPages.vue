@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { dayWords, FINDING_WORDS, FLAG_WORDS, momentWords, parseDay, ROLE_WORDS, type ItemView } from '@yarin/core';
+import {
+  dayWords,
+  FINDING_WORDS,
+  FLAG_WORDS,
+  MARK_WORDS,
+  momentWords,
+  parseDay,
+  ROLE_WORDS,
+  type ItemView,
+  type LandingState,
+} from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ItemBody from '../../course/item/ItemBody.vue';
@@ -7,6 +17,8 @@ import { fetchItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useKeys } from '../../shared/useKeys.js';
 import { usePlanStore } from '../planStore.js';
+import { chainWords } from '../planWords.js';
+import DecideBoth from './DecideBoth.vue';
 import type { OldRow } from './spreadRows.js';
 
 const { row } = defineProps<{ row: OldRow }>();
@@ -15,6 +27,8 @@ const emit = defineEmits<{ close: []; toggle: [] }>();
 const plan = usePlanStore();
 const router = useRouter();
 const view = ref<ItemView>();
+/** What the shell has in its place, when both sides have their own. */
+const theirs = ref<ItemView>();
 const failure = ref('');
 const back = ref<HTMLButtonElement>();
 
@@ -23,8 +37,34 @@ const line = computed(() => plan.preview!.lines.find((each) => each.item === ite
 const landed = computed(() => plan.preview!.items.find(({ id }) => id === line.value.to));
 const dates = computed(() => plan.preview!.dates.filter((date) => date.item === item.value.id));
 const evidence = computed(() => plan.view!.findings.filter((finding) => finding.item === item.value.id));
-const note = computed(() => plan.view!.source.marks.find((mark) => mark.item === item.value.id)?.note);
 const comes = computed(() => line.value.verb !== 'leave');
+const isAsked = computed(() => line.value.verb === 'ask');
+const chain = computed(() => chainWords(line.value.why, (id) => titles.value.get(id) ?? 'something that is not here'));
+const titles = computed(() => new Map(plan.view!.source.items.map(({ id, title }) => [id, title])));
+const mark = computed(() => plan.view!.source.marks.find((each) => each.item === item.value.id));
+
+/** What the new course will show: the old text, the shell's own, or what a person wrote. */
+const landedView = computed((): ItemView | undefined => {
+  if (!isAsked.value) return view.value;
+  const { body } = plan.decisions.answers?.[item.value.id] ?? {};
+  if (body === 'source') return view.value;
+  if (typeof body !== 'object' || theirs.value === undefined) return theirs.value;
+  return { ...theirs.value, item: { ...theirs.value.item, body: body.text } };
+});
+
+const STATES: readonly LandingState[] = ['as it was', 'draft', 'hidden'];
+const landing = computed(() => plan.decisions.choices.landings?.items?.[item.value.id] ?? '');
+function land(state: LandingState | ''): void {
+  const { landings } = plan.decisions.choices;
+  const { [item.value.id]: _, ...others } = landings?.items ?? {};
+  const items = state === '' ? others : { ...others, [item.value.id]: state };
+  plan.choose({ landings: { ...landings, items } }, `how ${item.value.title} lands`);
+}
+function keepPlace(keep: boolean): void {
+  const places = { ...plan.decisions.choices.places, [item.value.id]: keep };
+  plan.choose({ places }, `${keep ? 'keep' : 'give up'} the place of ${item.value.title}`);
+}
+const isHeldOutside = computed(() => evidence.value.some(({ finding }) => finding === 'heldOutside'));
 
 /** What a thing leads to is opened in the old course; the plan stays one step back. */
 const look = (key: string): void =>
@@ -41,6 +81,11 @@ onMounted(() => {
     (found) => void (view.value = found),
     (error: unknown) => void (failure.value = sentenceOf(error)),
   );
+  if (isAsked.value)
+    fetchItem(plan.view!.shell.course.id, line.value.to!).then(
+      (found) => void (theirs.value = found),
+      (error: unknown) => void (failure.value = sentenceOf(error)),
+    );
 });
 </script>
 
@@ -49,7 +94,9 @@ onMounted(() => {
     <p class="way">
       <button ref="back" class="plain-link" @click="emit('close')">Back to the spread</button>
       <button class="plain-link" @click="emit('toggle')">{{ comes ? 'leave it' : 'bring it' }}</button>
+      <span v-if="chain" class="quiet">{{ chain }}</span>
     </p>
+    <DecideBoth v-if="isAsked" :line="line" :old="view" :here="theirs" />
     <article class="sheet" :aria-label="`${item.title}, as it was`">
       <p class="quiet small">{{ plan.sides!.old.term }}, as it was · {{ row.kind }}</p>
       <h2>{{ item.title }}</h2>
@@ -72,10 +119,26 @@ onMounted(() => {
             {{ date.flags.map((flag) => FLAG_WORDS[flag]).join(', ') }}</span
           >
         </p>
+        <p v-if="comes && !isAsked && !landed.isPlace" class="small state">
+          lands
+          <ElSelect
+            class="landing"
+            size="small"
+            clearable
+            :model-value="landing"
+            :placeholder="landed.state"
+            :aria-label="`How ${item.title} lands`"
+            @change="(state: LandingState | '' | undefined) => land(state ?? '')"
+          >
+            <ElOption v-for="state in STATES" :key="state" :value="state" :label="state" />
+          </ElSelect>
+        </p>
         <p v-if="landed.isPlace">
           Only its place is kept: title, points, category and dates, as a draft without the link.
+          <button class="plain-link" @click="keepPlace(false)">keep no place</button>
         </p>
-        <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" @open="look" />
+        <p v-else-if="line.headingOnly" class="quiet">Only the heading comes, for what stands in it.</p>
+        <ItemBody v-else-if="landedView" :view="landedView" :course-id="plan.view!.source.course.id" @open="look" />
       </template>
       <template v-else>
         <h2 class="stays">Stays behind</h2>
@@ -83,6 +146,9 @@ onMounted(() => {
           It will not be in {{ plan.view!.shell.course.code }} {{ plan.view!.shell.course.number }}-{{
             plan.view!.shell.course.section
           }}.
+          <button v-if="isHeldOutside && line.why[0]?.reason === 'finding'" class="plain-link" @click="keepPlace(true)">
+            keep its place
+          </button>
         </p>
       </template>
       <ul v-if="evidence.length > 0">
@@ -90,7 +156,8 @@ onMounted(() => {
           {{ FINDING_WORDS[finding.finding] }}: {{ finding.evidence }}
         </li>
       </ul>
-      <p v-if="note" class="doubtful">Your note to next term: “{{ note }}”</p>
+      <p v-if="mark?.mark" class="small">{{ MARK_WORDS[mark.mark] }}</p>
+      <p v-if="mark?.note" class="doubtful">Your note to next term: “{{ mark.note }}”</p>
       <p v-if="item.editedAt" class="quiet small">last edited {{ dayWords(parseDay(item.editedAt)) }}</p>
     </article>
   </div>
@@ -102,7 +169,9 @@ onMounted(() => {
   min-height: 0;
   display: grid;
   grid-template-columns: 1fr 1fr;
-  grid-template-rows: auto 1fr;
+  grid-template-rows: auto;
+  grid-auto-rows: max-content;
+  align-content: start;
   gap: 12px 64px;
   padding: 12px var(--margin);
   overflow: auto;
@@ -117,6 +186,16 @@ onMounted(() => {
 .sheet {
   border-top: 1px solid var(--rule);
   padding-top: 10px;
+}
+
+.state {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.landing {
+  width: 120px;
 }
 
 .stays {

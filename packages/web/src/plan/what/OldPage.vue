@@ -62,7 +62,12 @@ useResizeWatch(scroller, scrolled);
         :id="rowId(index)"
         :key="rows[index]!.key"
         class="row"
-        :class="{ heading: rows[index]!.isHeading, left: rows[index]!.box === 'off', focused: index === focused }"
+        :class="{
+          heading: rows[index]!.isHeading,
+          area: rows[index]!.item === undefined,
+          left: rows[index]!.box === 'off',
+          focused: index === focused,
+        }"
         :style="{ transform: `translateY(${start}px)` }"
         role="treeitem"
         :aria-level="rows[index]!.depth + 1"
@@ -92,6 +97,18 @@ useResizeWatch(scroller, scrolled);
 <style scoped>
 .row {
   grid-template-columns: 20px minmax(0, 1fr) 92px 118px;
+}
+
+.row.area .title {
+  grid-column: 2 / span 2;
+}
+
+.row.area .kind {
+  text-align: right;
+}
+
+.row.area .date {
+  display: none;
 }
 
 .row.left .title,

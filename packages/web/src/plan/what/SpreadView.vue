@@ -4,13 +4,15 @@ import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import FacingPages from './FacingPages.vue';
-import FindingsStrip from './FindingsStrip.vue';
 import { anchorsOf, levelHeight, type Anchor } from './levelScroll.js';
 import NewPage from './NewPage.vue';
 import OldPage from './OldPage.vue';
+import SpreadStrip from './SpreadStrip.vue';
 import SpreadGutter from './SpreadGutter.vue';
-import { newRows, oldRows, type Grouping, type OldRow } from './spreadRows.js';
+import type { Grouping } from './grouping.js';
+import { filtered, newRows, oldRows, type OldRow } from './spreadRows.js';
 import { useChoosing } from './useChoosing.js';
+import { useUndoKeys } from '../useUndoKeys.js';
 
 const ROW = 28;
 const EYE = 0.4;
@@ -19,14 +21,17 @@ const plan = usePlanStore();
 const { toggle } = useChoosing();
 const { announce } = useAnnouncer();
 const grouping = ref<Grouping>('outline');
+const filter = ref('');
 const focused = ref(0);
 const opened = ref<OldRow | null>(null);
 const oldPage = useTemplateRef<InstanceType<typeof OldPage>>('oldPage');
 const newPage = useTemplateRef<InstanceType<typeof NewPage>>('newPage');
 const scrolls = ref({ old: 0, new: 0, height: 500 });
 
-const left = computed(() => oldRows(plan.view!.source, plan.preview!, plan.view!.findings, grouping.value));
-const right = computed(() => newRows(plan.preview!, grouping.value));
+const left = computed(() =>
+  filtered(oldRows(plan.view!.source, plan.preview!, plan.view!.findings, grouping.value), filter.value),
+);
+const right = computed(() => filtered(newRows(plan.preview!, grouping.value, plan.view!.findings), filter.value));
 const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
 const pairs = computed(() =>
   left.value.flatMap((row, index): Anchor[] => {
@@ -54,7 +59,8 @@ function scrolled(leader: 'old' | 'new', top: number, height: number): void {
     following = undefined;
     return;
   }
-  const eye = height * EYE;
+  // At the top the first rows lie level; further down the row under the eye does.
+  const eye = Math.min(top, height * EYE);
   const level = levelHeight(anchors.value, ROW, top + eye, leader === 'old' ? 0 : 1) - eye;
   following = leader === 'old' ? 'new' : 'old';
   const moved = (leader === 'old' ? newPage : oldPage).value?.scrollTo(level);
@@ -71,7 +77,16 @@ function act(row: OldRow): void {
   });
 }
 
-watch(grouping, () => (focused.value = 0));
+function openItem(id: string): void {
+  filter.value = '';
+  const index = left.value.findIndex(({ key }) => key === id);
+  if (index < 0) return;
+  focused.value = index;
+  opened.value = left.value[index]!;
+}
+
+useUndoKeys(plan);
+watch([grouping, filter], () => (focused.value = 0));
 watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old, scrolls.value.height)), {
   flush: 'post',
 });
@@ -79,7 +94,7 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
 
 <template>
   <div class="what">
-    <FindingsStrip v-model:grouping="grouping" />
+    <SpreadStrip v-model:grouping="grouping" v-model:filter="filter" @open="openItem" />
     <FacingPages v-if="opened?.item" :row="opened" @toggle="act(opened)" @close="opened = null" />
     <div v-show="!opened" class="spread">
       <section class="page">

@@ -22,7 +22,8 @@ export function anchorsOf(pairs: readonly Anchor[]): Anchor[] {
 }
 
 /**
- * Where a height on one page lies on the other: between two anchors in proportion, outside them in step.
+ * Where a height on one page lies on the other: between two anchors, or the top and the first, in
+ * proportion; behind the last in step.
  *
  * @param from  0 for old to new, 1 for new to old
  */
@@ -33,7 +34,8 @@ export function levelHeight(anchors: readonly Anchor[], rowHeight: number, heigh
   const below = after < 0 ? undefined : anchors[after];
   const above = after < 0 ? anchors[anchors.length - 1] : anchors[after - 1];
   if (above === undefined && below === undefined) return height;
-  if (above === undefined) return height + middle(below![to]) - middle(below![from]);
+  // The tops of both pages lie level too.
+  if (above === undefined) return (height / middle(below![from])) * middle(below![to]);
   if (below === undefined) return height + middle(above[to]) - middle(above[from]);
   const share = (height - middle(above[from])) / (middle(below[from]) - middle(above[from]));
   return middle(above[to]) + share * (middle(below[to]) - middle(above[to]));

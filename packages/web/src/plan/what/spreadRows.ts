@@ -3,10 +3,9 @@ import {
   FINDING_WORDS,
   isWritten,
   KIND_WORDS,
-  KINDS,
-  outlineOf,
   parseDay,
   type Finding,
+  type FindingName,
   type Kind,
   type Moment,
   type PlanLine,
@@ -16,8 +15,8 @@ import {
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
+import { grouped, type Grouping } from './grouping.js';
 
-export type Grouping = 'outline' | 'kind';
 export type BoxState = 'on' | 'off' | 'part';
 /** How a strand is drawn: it comes, stays behind, keeps its place, joins what is there, or needs a decision. */
 export type StrandStyle = 'comes' | 'stays' | 'place' | 'joins' | 'needs';
@@ -29,9 +28,11 @@ interface RowBase {
   readonly isHeading: boolean;
 }
 
-/** A row of the old page. Headings of areas and kinds have no item of their own. */
+/** A row of the old page. Headings of areas, kinds and findings have no item of their own. */
 export interface OldRow extends RowBase {
   readonly item: SnapshotItem | undefined;
+  /** Of a heading of a kind: the kind. */
+  readonly ofKind: Kind | undefined;
   /** The items that choosing this row chooses: itself and all that stands in it. */
   readonly covers: readonly string[];
   readonly box: BoxState;
@@ -66,55 +67,47 @@ function dateWords(moments: readonly Moment[] = []): string {
   return '';
 }
 
-type Plain<Each> =
-  | { readonly heading: string; readonly items: readonly Each[] }
-  | { readonly heading: undefined; readonly item: Each; readonly depth: number };
-
-function grouped<Each extends SnapshotItem>(items: readonly Each[], grouping: Grouping): Plain<Each>[] {
-  const outline = outlineOf(items);
-  if (grouping === 'outline')
-    return outline.map((row) =>
-      row.row === 'area'
-        ? { heading: row.area, items: row.items }
-        : { heading: undefined, item: row.item, depth: row.depth },
-    );
-  const inOrder = outline.flatMap((row) => (row.row === 'item' ? [row.item] : []));
-  return KINDS.flatMap((kind): Plain<Each>[] => {
-    const ofKind = inOrder.filter((item) => item.kind === kind);
-    if (ofKind.length === 0) return [];
-    return [
-      { heading: kindHeading(kind), items: ofKind },
-      ...ofKind.map((item) => ({ heading: undefined, item, depth: 1 })),
-    ];
-  });
-}
-
-const kindHeading = (kind: Kind): string => {
-  const { many } = KIND_WORDS[kind];
-  return many[0]!.toUpperCase() + many.slice(1);
-};
-
-function noteOf(line: PlanLine, findings: readonly Finding[], titles: ReadonlyMap<string, string>): string {
+/** Why a row is as it is, in a few words beside its title. */
+function noteOf(line: PlanLine, marked: string, titleOf: (id: string | undefined) => string): string {
   const [why] = line.why;
   if (line.place) return 'keeps its place';
-  if (why?.reason === 'neededBy') return `comes with ${titles.get(why.item!) ?? ''}`;
-  if (why?.reason === 'endMissing') return `stays: ${titles.get(why.item!) ?? 'one end'} does not come`;
-  if (why?.reason === 'mark') return 'marked: never carry on';
-  if (line.verb === 'ask') return 'stands there already';
-  if (line.verb === 'join') return 'joins the shell’s';
-  const decisive = findings.find(({ finding }) => finding === why?.finding);
-  return decisive === undefined ? '' : FINDING_WORDS[decisive.finding];
+  if (line.verb === 'ask') return line.answered === undefined ? 'stands there already' : 'decided';
+  switch (why?.reason) {
+    case 'neededBy':
+      return `comes with ${titleOf(why.item)}`;
+    case 'parentOf':
+      return `heading of ${titleOf(why.item)}`;
+    case 'endMissing':
+      return `stays with ${titleOf(why.item)}`;
+    case 'overlap':
+      return 'comes from another course';
+    case 'standsThere':
+      return 'the shell has it';
+    case 'mark':
+      return marked;
+    default:
+      if (line.verb === 'join') return 'joins the shell’s';
+      return why?.finding === undefined ? marked : FINDING_WORDS[why.finding];
+  }
 }
 
-function strandOf({ verb, place }: PlanLine): StrandStyle {
+const MARK_NOTES = {
+  never: 'marked: never carry on',
+  hidden: 'comes hidden',
+  reword: 'reword first',
+  evergreen: 'evergreen',
+};
+
+function strandOf({ verb, place, answered }: PlanLine, isBroken: boolean): StrandStyle {
   if (place) return 'place';
+  if (isBroken) return 'needs';
   switch (verb) {
     case 'join':
     case 'same':
     case 'keep':
       return 'joins';
     case 'ask':
-      return 'needs';
+      return answered === undefined ? 'needs' : 'joins';
     case 'leave':
     case 'gone':
       return 'stays';
@@ -127,76 +120,109 @@ function strandOf({ verb, place }: PlanLine): StrandStyle {
 
 const comes = ({ verb }: PlanLine): boolean => verb !== 'leave';
 
-const boxOf = (lines: readonly PlanLine[]): BoxState => {
-  const coming = lines.filter(comes).length;
+function boxOf(lines: readonly PlanLine[]): BoxState {
+  let coming = 0;
+  for (const line of lines) if (comes(line)) coming++;
   return coming === lines.length ? 'on' : coming === 0 ? 'off' : 'part';
-};
+}
+
+/** The first finding of each item, by which it stands when the pages are grouped by finding. */
+export function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
+  const first = new Map<string, FindingName>();
+  for (const { item, finding } of findings) if (!first.has(item)) first.set(item, finding);
+  return first;
+}
+
+/** For every unit itself and all that stands in it, in any depth. */
+function coveredBy(items: readonly SnapshotItem[]): (id: string) => string[] {
+  const children = new Map<string, string[]>();
+  for (const { id, parent } of items) {
+    if (parent === undefined) continue;
+    const known = children.get(parent);
+    if (known === undefined) children.set(parent, [id]);
+    else known.push(id);
+  }
+  return (id) => {
+    const covered = [id];
+    const seen = new Set(covered);
+    for (let at = 0; at < covered.length; at++)
+      for (const child of children.get(covered[at]!) ?? [])
+        if (!seen.has(child)) {
+          seen.add(child);
+          covered.push(child);
+        }
+    return covered;
+  };
+}
 
 /** The old page: every thing as it was, with whether it comes and why not. */
 export function oldRows(
   source: Snapshot,
-  preview: Preview,
+  preview: Pick<Preview, 'lines' | 'broken'>,
   findings: readonly Finding[],
   grouping: Grouping,
 ): OldRow[] {
-  const lines = new Map(
-    preview.lines.flatMap((line) => (line.item === null || line.verb === 'gone' ? [] : [[line.item, line] as const])),
-  );
-  const titles = new Map(source.items.map(({ id, title }) => [id, title]));
-  const byItem = new Map<string, Finding[]>();
-  for (const finding of findings) byItem.set(finding.item, [...(byItem.get(finding.item) ?? []), finding]);
-  const children = new Map<string, string[]>();
-  for (const { id, parent } of source.items)
-    if (parent !== undefined) children.set(parent, [...(children.get(parent) ?? []), id]);
-  const within = (id: string): string[] => [id, ...(children.get(id) ?? []).flatMap(within)];
-
-  return grouped(source.items, grouping).map((row): OldRow => {
-    const covers =
-      row.heading === undefined
-        ? grouping === 'outline'
-          ? within(row.item.id)
-          : [row.item.id]
-        : row.items.map(({ id }) => id);
-    const covered = covers.map((id) => lines.get(id)!);
-    if (row.heading !== undefined)
+  const lines = new Map<string, PlanLine>();
+  for (const line of preview.lines) if (line.item !== null && line.verb !== 'gone') lines.set(line.item, line);
+  const items = new Map(source.items.map((item) => [item.id, item]));
+  const titleOf = (id: string | undefined): string => items.get(id ?? '')?.title ?? 'something that is not here';
+  const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
+  const broken = new Set(preview.broken.map((each) => (each.is === 'neededButLeft' ? each.item : each.rule)));
+  const first = firstFindings(findings);
+  const within = coveredBy(source.items);
+  return grouped(source.items, grouping, ({ id }) => first.get(id)).map((row): OldRow => {
+    if (row.heading !== undefined) {
+      const covers = row.items.map(({ id }) => id);
+      const covered = covers.map((id) => lines.get(id)!);
       return {
         key: `area ${row.heading}`,
         title: row.heading,
         depth: 0,
         isHeading: true,
         item: undefined,
+        ofKind: row.kind,
         covers,
         box: boxOf(covered),
-        note: '',
+        note: row.says,
         kind: `${covered.filter(comes).length} of ${covered.length}`,
         date: '',
         strand: undefined,
         to: null,
       };
+    }
     const { item, depth } = row;
     const line = lines.get(item.id)!;
+    const covers = grouping === 'outline' && item.kind === 'unit' ? within(item.id) : [item.id];
+    const mark = marks.get(item.id);
+    const marked = mark?.mark !== undefined ? MARK_NOTES[mark.mark] : mark?.note !== undefined ? 'your note' : '';
     return {
       key: item.id,
       title: item.title,
       depth,
       isHeading: item.kind === 'unit' && grouping === 'outline',
       item,
+      ofKind: undefined,
       covers,
-      box: boxOf(covered),
-      note: noteOf(line, byItem.get(item.id) ?? [], titles),
+      box: boxOf(covers.length === 1 ? [line] : covers.map((id) => lines.get(id)!)),
+      note: noteOf(line, marked, titleOf),
       kind: KIND_WORDS[item.kind].one,
       date: dateWords(item.moments),
-      strand: strandOf(line),
+      strand: strandOf(line, broken.has(item.id)),
       to: line.to,
     };
   });
 }
 
 /** The new page: the course as it will be after the run, with what the shell holds. */
-export function newRows(preview: Preview & Pick<Review, 'causes'>, grouping: Grouping): NewRow[] {
+export function newRows(
+  preview: Preview & Pick<Review, 'causes'>,
+  grouping: Grouping,
+  findings: readonly Finding[] = [],
+): NewRow[] {
   const doubtful = new Set(preview.causes.flatMap(({ moments }) => moments.map(({ id }) => id)));
   const written = new Set(preview.lines.filter(isWritten).map(({ to }) => to));
-  return grouped(preview.items, grouping).map((row): NewRow => {
+  const first = firstFindings(findings);
+  return grouped(preview.items, grouping, ({ from }) => first.get(from ?? '')).map((row): NewRow => {
     if (row.heading !== undefined)
       return {
         key: `area ${row.heading}`,
@@ -223,4 +249,31 @@ export function newRows(preview: Preview & Pick<Review, 'causes'>, grouping: Gro
       tone: isDoubtful && isNew ? 'in-doubt' : isNew ? 'moved' : 'here',
     };
   });
+}
+
+/**
+ * The rows that hold what was typed, with the headings over them.
+ *
+ * @param typed  words, each of which has to stand in title, kind or note
+ */
+export function filtered<Row extends RowBase & { readonly kind: string; readonly note?: string }>(
+  rows: readonly Row[],
+  typed: string,
+): readonly Row[] {
+  const words = typed
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
+  if (words.length === 0) return rows;
+  const kept = new Set<Row>();
+  let above: Row[] = [];
+  for (const row of rows) {
+    const isArea = row.key.startsWith('area ');
+    if (row.isHeading) above = [...above.filter(({ depth }) => depth < row.depth), row];
+    const text = `${row.title} ${row.kind} ${row.note ?? ''}`.toLowerCase();
+    if (isArea || !words.every((word) => text.includes(word))) continue;
+    for (const heading of above) kept.add(heading);
+    kept.add(row);
+  }
+  return [...kept];
 }

@@ -1,35 +1,36 @@
-import type { Choices } from '@yarin/core';
+import { FINDING_WORDS, type BringOrLeave, type FindingName, type PlanLine } from '@yarin/core';
+import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
+import { choicesAfterPress, choicesAfterTurn } from './choosing.js';
 import type { OldRow } from './spreadRows.js';
 
-const without = <Value>(
-  record: Readonly<Record<string, Value>> | undefined,
-  keys: readonly string[],
-): Record<string, Value> => Object.fromEntries(Object.entries(record ?? {}).filter(([key]) => !keys.includes(key)));
-
-/** What choosing a row, or turning a finding, does to the decisions. */
+/** What choosing in the spread does to the plan. */
 export function useChoosing() {
   const plan = usePlanStore();
+  const lines = computed(
+    (): ReadonlyMap<string, PlanLine> =>
+      new Map(plan.preview!.lines.flatMap((line) => (line.item === null ? [] : [[line.item, line] as const]))),
+  );
 
-  /** Brings a row that stays or comes in part; leaves one that comes whole. A unit takes all that stands in it along. */
   function toggle(row: OldRow): void {
-    const { choices } = plan.decisions;
-    const choice = row.box === 'on' ? ('leave' as const) : ('bring' as const);
-    if (row.item !== undefined && row.covers.length > 1) {
-      const units = { ...without(choices.units, row.covers), [row.item.id]: choice };
-      plan.choose({ units, items: without(choices.items, row.covers) });
-      return;
-    }
-    plan.choose({ items: { ...choices.items, ...Object.fromEntries(row.covers.map((id) => [id, choice])) } });
+    const { choices, choice } = choicesAfterPress(row, plan.decisions.choices, lines.value);
+    plan.choose(choices, `${choice} ${row.title}`);
   }
 
-  /** Turns a whole finding, or gives it back to its default. Choices for single things of it give way. */
-  function turn(finding: string, items: readonly string[], choice: 'bring' | 'leave' | 'default'): void {
-    const { choices } = plan.decisions;
-    const findings: NonNullable<Choices['findings']> = without(choices.findings, [finding]);
-    if (choice !== 'default') findings[finding] = choice;
-    plan.choose({ findings, items: without(choices.items, items) });
+  function turn(finding: FindingName, items: readonly string[], choice: BringOrLeave | 'default'): void {
+    const choices = choicesAfterTurn(finding, items, choice, plan.decisions.choices);
+    plan.choose(choices, `${choice === 'default' ? 'as proposed' : choice}: ${FINDING_WORDS[finding]}`);
   }
 
-  return { toggle, turn };
+  /** Brings or leaves one thing by itself, whatever its findings, its unit and its kind. */
+  function chooseItem(id: string, choice: BringOrLeave, title: string): void {
+    plan.choose({ items: { ...plan.decisions.choices.items, [id]: choice } }, `${choice} ${title}`);
+  }
+
+  function leaveAll(ids: readonly string[], what: string): void {
+    const left = Object.fromEntries(ids.map((id) => [id, 'leave' as const]));
+    plan.choose({ items: { ...plan.decisions.choices.items, ...left } }, what);
+  }
+
+  return { lines, toggle, turn, chooseItem, leaveAll };
 }

@@ -19,7 +19,7 @@ const plan = usePlanStore();
       plain
       type="primary"
       :aria-label="`${settlement.words}: ${cause.sentence}`"
-      @click="plan.apply(settlement)"
+      @click="plan.settleBy(settlement)"
     >
       {{ settlement.words }}
     </ElButton>

@@ -25,10 +25,10 @@ const rule = computed(() => {
 const map = computed(() => Object.entries(plan.policy.weekdays ?? {}));
 const landing = computed({
   get: () => plan.policy.landing ?? 'next',
-  set: (value: Landing) => plan.decide({ policy: { ...plan.policy, landing: value } }),
+  set: (value: Landing) => plan.decide({ policy: { ...plan.policy, landing: value } }, 'another landing'),
 });
 
-const backToProposal = (): void => plan.decide({ policy: undefined });
+const backToProposal = (): void => plan.decide({ policy: undefined }, 'the proposed rule again');
 </script>
 
 <template>
@@ -64,7 +64,7 @@ const backToProposal = (): void => plan.decide({ policy: undefined });
           >{{ count(option.doubts, 'doubt')
           }}{{ option.differs > 0 ? `, ${count(option.differs, 'date')} would differ` : ', the proposal' }}</span
         >
-        <button class="plain-link" @click="plan.decide({ policy: option.policy })">take this</button>
+        <button class="plain-link" @click="plan.decide({ policy: option.policy }, 'another rule')">take this</button>
       </li>
     </ul>
   </div>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import type { FindingName } from '@yarin/core';
+import { computed, ref } from 'vue';
+import { usePlanStore } from '../planStore.js';
+import AnswersPanel from './AnswersPanel.vue';
+import FindingPanel from './FindingPanel.vue';
+import { GROUPINGS, type Grouping } from './grouping.js';
+import HowItComes from './HowItComes.vue';
+import RecipePanel from './RecipePanel.vue';
+import { useAnswers } from './useAnswers.js';
+import { useReasons } from './useReasons.js';
+
+const grouping = defineModel<Grouping>('grouping', { required: true });
+const filter = defineModel<string>('filter', { required: true });
+const emit = defineEmits<{ open: [item: string] }>();
+
+const plan = usePlanStore();
+const { reasons, aside, noted } = useReasons();
+const { waiting } = useAnswers();
+const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | null>(null);
+const showsNoted = ref(false);
+
+const shown = computed(() => reasons.value.find(({ name }) => name === opened.value));
+/** A thing that is opened has the page to itself. */
+function open(item: string): void {
+  opened.value = null;
+  emit('open', item);
+}
+const toggle = (panel: typeof opened.value): void => void (opened.value = opened.value === panel ? null : panel);
+</script>
+
+<template>
+  <div class="strip">
+    <div class="line">
+      <b>Set aside</b>
+      <button
+        v-for="reason in aside"
+        :key="reason.name"
+        class="reason"
+        :aria-expanded="opened === reason.name"
+        @click="toggle(reason.name)"
+      >
+        {{ reason.words }} <span>{{ reason.staying }}</span>
+      </button>
+      <span v-if="aside.length === 0" class="quiet">nothing</span>
+      <button v-if="waiting > 0" class="reason waits" :aria-expanded="opened === 'answers'" @click="toggle('answers')">
+        needs a decision <span>{{ waiting }}</span>
+      </button>
+      <template v-if="noted.length > 0">
+        <button class="noted plain-link" :aria-expanded="showsNoted" @click="showsNoted = !showsNoted">
+          {{ showsNoted ? 'noted' : `noted ${noted.length} more` }}
+        </button>
+        <button
+          v-for="reason in showsNoted ? noted : []"
+          :key="reason.name"
+          class="reason comes"
+          :aria-expanded="opened === reason.name"
+          @click="toggle(reason.name)"
+        >
+          {{ reason.words }} <span>{{ reason.findings.length }}</span>
+        </button>
+      </template>
+    </div>
+    <div class="line tools">
+      <ElInput
+        v-model="filter"
+        class="filter"
+        size="small"
+        clearable
+        placeholder="only rows with …"
+        aria-label="Show only rows with these words"
+      />
+      <span class="by">
+        by
+        <button
+          v-for="each in GROUPINGS"
+          :key="each"
+          class="grouping"
+          :aria-pressed="grouping === each"
+          @click="grouping = each"
+        >
+          {{ each }}
+        </button>
+      </span>
+      <button class="plain-link" :aria-expanded="opened === 'how'" @click="toggle('how')">how it comes</button>
+      <button class="plain-link" :aria-expanded="opened === 'recipes'" @click="toggle('recipes')">
+        {{ plan.decisions.recipe ? `recipe: ${plan.decisions.recipe.name}` : 'recipes' }}
+      </button>
+      <span class="undo">
+        <button class="plain-link" :disabled="plan.undoable === ''" :title="plan.undoable" @click="plan.undo()">
+          undo
+        </button>
+        <button class="plain-link" :disabled="plan.redoable === ''" :title="plan.redoable" @click="plan.redo()">
+          do again
+        </button>
+        <span v-if="plan.undoable" class="quiet last">{{ plan.undoable }}</span>
+      </span>
+    </div>
+    <FindingPanel v-if="shown" :reason="shown" @close="opened = null" @open="open" />
+    <AnswersPanel v-else-if="opened === 'answers' && waiting > 0" @open="open" />
+    <HowItComes v-else-if="opened === 'how'" />
+    <RecipePanel v-else-if="opened === 'recipes'" />
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  flex: none;
+  border-bottom: 1px solid var(--rule);
+  background: var(--raised);
+  font-size: 13.5px;
+}
+
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  padding: 6px var(--margin) 2px;
+}
+
+.tools {
+  padding: 2px var(--margin) 6px;
+}
+
+b {
+  font-weight: 600;
+}
+
+.noted {
+  margin-left: 4px;
+}
+
+.reason {
+  border: 0;
+  border-bottom: 1.5px dashed var(--ash);
+  padding: 0 0 1px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+
+.reason.comes {
+  border-bottom-style: solid;
+  border-bottom-color: var(--load-new);
+}
+
+.reason.waits {
+  border-bottom-style: solid;
+  border-bottom-color: var(--madder);
+}
+
+.reason span {
+  color: var(--quiet);
+}
+
+.filter {
+  width: 190px;
+}
+
+.by,
+.undo {
+  color: var(--quiet);
+  display: flex;
+  gap: 10px;
+}
+
+.undo {
+  margin-left: auto;
+  min-width: 0;
+}
+
+.last {
+  max-width: 300px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.plain-link:disabled {
+  color: var(--ash-ink);
+  cursor: default;
+  text-decoration: none;
+}
+
+.grouping {
+  border: 0;
+  padding: 0;
+  background: none;
+  font: inherit;
+  color: var(--quiet);
+  cursor: pointer;
+}
+
+.grouping[aria-pressed='true'] {
+  color: var(--ink);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+</style>

@@ -1,0 +1,58 @@
+import { isWritten, type BringOrLeave, type Choices, type FindingName, type PlanLine } from '@yarin/core';
+import type { OldRow } from './spreadRows.js';
+
+type Choice = Record<string, BringOrLeave>;
+
+const without = (record: Readonly<Choice> | undefined, keys: readonly string[]): Choice => {
+  const gone = new Set(keys);
+  return Object.fromEntries(Object.entries(record ?? {}).filter(([key]) => !gone.has(key)));
+};
+
+/** Reasons that a person gave; what a finding leaves by itself is no choice. */
+const CHOSEN: ReadonlySet<string> = new Set(['item', 'unit', 'kind', 'all', 'standsThere']);
+
+/**
+ * What pressing a row does. A row that comes whole is left. One that stays, or comes in part, is brought; when all that
+ * is missing was left by findings, a unit or a heading is left instead, since bringing it turns no finding.
+ *
+ * @param lines  of the plan as it stands, by item
+ */
+export function choicesAfterPress(
+  row: OldRow,
+  choices: Choices,
+  lines: ReadonlyMap<string, PlanLine>,
+): { readonly choices: Choices; readonly choice: BringOrLeave } {
+  if (row.item !== undefined && row.covers.length === 1) {
+    const choice = row.box === 'on' ? 'leave' : 'bring';
+    return { choice, choices: { items: { ...choices.items, [row.item.id]: choice } } };
+  }
+  const choice = groupChoice(row, lines);
+  const items = without(choices.items, row.covers);
+  if (row.item !== undefined)
+    return { choice, choices: { items, units: { ...without(choices.units, row.covers), [row.item.id]: choice } } };
+  if (row.ofKind !== undefined)
+    return { choice, choices: { items, kinds: { ...choices.kinds, [row.ofKind]: choice } } };
+  const each = row.covers.filter((id) => choice === 'leave' || leftByChoice(lines.get(id)));
+  return { choice, choices: { items: { ...items, ...Object.fromEntries(each.map((id) => [id, choice])) } } };
+}
+
+function groupChoice({ box, covers }: OldRow, lines: ReadonlyMap<string, PlanLine>): BringOrLeave {
+  if (box === 'on') return 'leave';
+  if (box === 'off') return 'bring';
+  return covers.some((id) => leftByChoice(lines.get(id))) ? 'bring' : 'leave';
+}
+
+const leftByChoice = (line: PlanLine | undefined): boolean =>
+  line !== undefined && line.verb === 'leave' && !isWritten(line) && CHOSEN.has(line.why[0]?.reason ?? '');
+
+/** Turns a whole finding, or gives it back to its default. Choices for single things of it give way. */
+export function choicesAfterTurn(
+  finding: FindingName,
+  items: readonly string[],
+  choice: BringOrLeave | 'default',
+  choices: Choices,
+): Choices {
+  const findings = without(choices.findings, [finding]);
+  if (choice !== 'default') findings[finding] = choice;
+  return { findings, items: without(choices.items, items) };
+}

@@ -1,0 +1,71 @@
+import {
+  FINDING_WORDS,
+  KIND_SENTENCES,
+  KIND_WORDS,
+  KINDS,
+  outlineOf,
+  type FindingName,
+  type Kind,
+  type SnapshotItem,
+} from '@yarin/core';
+
+/** By what the things of a page stand together. */
+export type Grouping = 'outline' | 'kind' | 'finding';
+export const GROUPINGS: readonly Grouping[] = ['outline', 'kind', 'finding'];
+
+/** A heading with what stands under it, or a thing with how deep it is nested. */
+export type Grouped<Each> =
+  | {
+      readonly heading: string;
+      readonly says: string;
+      readonly kind: Kind | undefined;
+      readonly items: readonly Each[];
+    }
+  | { readonly heading: undefined; readonly item: Each; readonly depth: number };
+
+const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
+
+/**
+ * The rows of a page.
+ *
+ * @param findingOf  the first finding of an item; things without one stand last when grouped by finding
+ */
+export function grouped<Each extends SnapshotItem>(
+  items: readonly Each[],
+  grouping: Grouping,
+  findingOf: (item: Each) => FindingName | undefined,
+): Grouped<Each>[] {
+  const outline = outlineOf(items);
+  if (grouping === 'outline')
+    return outline.map((row) =>
+      row.row === 'area'
+        ? { heading: row.area, says: '', kind: undefined, items: row.items }
+        : { heading: undefined, item: row.item, depth: row.depth },
+    );
+  const inOrder = outline.flatMap((row) => (row.row === 'item' ? [row.item] : []));
+  if (grouping === 'kind') {
+    const byKind = groupsOf(inOrder, ({ kind }) => kind);
+    return KINDS.flatMap((kind) => under(byKind.get(kind), capital(KIND_WORDS[kind].many), KIND_SENTENCES[kind], kind));
+  }
+  const byFinding = groupsOf(inOrder, findingOf);
+  const names = Object.keys(FINDING_WORDS) as FindingName[];
+  return [
+    ...names.flatMap((name) => under(byFinding.get(name), capital(FINDING_WORDS[name]), '')),
+    ...under(byFinding.get(undefined), 'Nothing found', ''),
+  ];
+}
+
+function under<Each>(items: readonly Each[] | undefined, heading: string, says: string, kind?: Kind): Grouped<Each>[] {
+  if (items === undefined) return [];
+  return [{ heading, says, kind, items }, ...items.map((item) => ({ heading: undefined, item, depth: 1 }))];
+}
+
+function groupsOf<Each, Key>(items: readonly Each[], keyOf: (item: Each) => Key): ReadonlyMap<Key, readonly Each[]> {
+  const groups = new Map<Key, Each[]>();
+  for (const item of items) {
+    const group = groups.get(keyOf(item));
+    if (group === undefined) groups.set(keyOf(item), [item]);
+    else group.push(item);
+  }
+  return groups;
+}
