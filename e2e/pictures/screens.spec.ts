@@ -12,8 +12,6 @@ async function picture(page: Page, name: string): Promise<void> {
 
 test('one current picture of each main view', async ({ page, app }) => {
   await page.goto(app.address);
-  await page.getByRole('button', { name: 'Ines Marant' }).waitFor();
-  await picture(page, 'sign-in');
   await signIn(page, app);
   await page.getByText('208 of 236 come').first().waitFor();
   await picture(page, 'desk');
@@ -23,9 +21,11 @@ test('one current picture of each main view', async ({ page, app }) => {
   await page.keyboard.press('w');
   await page.getByRole('treeitem', { name: /Safety check/ }).click();
   await picture(page, 'what');
+  await page.getByRole('button', { name: 'finding', exact: true }).click();
   await page.getByRole('button', { name: 'announcements of last term 15' }).click();
   await picture(page, 'what-evidence');
   await page.getByRole('button', { name: 'close' }).click();
+  await page.getByRole('button', { name: 'outline', exact: true }).click();
   await page.getByRole('tree').hover();
   await page.mouse.wheel(0, 700);
   await page.getByRole('treeitem', { name: /Bends, bars and pools/ }).dblclick();
@@ -85,4 +85,32 @@ test('one current picture of each main view', async ({ page, app }) => {
   await page.goto(`${app.address}/roster`);
   await page.getByText('Every row was good').waitFor();
   await picture(page, 'roster');
+});
+
+test('a choice that would break something, and a thing that both sides have', async ({ page, app }) => {
+  await signIn(page, app, 'Tomas Rhee');
+  const openSpread = async (source: string, destination: string): Promise<void> => {
+    const answer = await page.request.post(`${app.address}/api/plans`, { data: { source, destination } });
+    const { id } = (await answer.json()) as { id: string };
+    await page.goto(`${app.address}/plan/${id}/what`);
+    await page.getByRole('tree').waitFor();
+  };
+  await openSpread('eco214-s26-01', 'eco214-s27-02');
+  const filter = page.getByRole('textbox', { name: 'Show only rows with these words' });
+  for (const title of ['Safety check', 'Streams, 40']) {
+    await filter.fill(title);
+    await page
+      .getByRole('treeitem', { name: new RegExp(`^${title}`) })
+      .first()
+      .locator('.box')
+      .click();
+  }
+  await filter.fill('quiz');
+  await page.getByRole('button', { name: 'needs a decision 2' }).click();
+  await picture(page, 'what-broken');
+  await openSpread('geo305-s26-01', 'geo305-s27-01');
+  await page.getByRole('treeitem', { name: /^Digging a pit stands there already/ }).dblclick();
+  await page.getByRole('button', { name: 'both', exact: true }).click();
+  await page.getByRole('article').last().getByText('what to look at first').waitFor();
+  await picture(page, 'what-both');
 });

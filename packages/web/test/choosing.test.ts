@@ -22,6 +22,7 @@ const row = (box: BoxState, covers: readonly string[], rest: Partial<OldRow> = {
   isHeading: covers.length > 1,
   item: thing(covers[0]!, { kind: covers.length > 1 ? 'unit' : 'page' }),
   ofKind: undefined,
+  ofFinding: undefined,
   covers,
   box,
   note: '',
@@ -68,6 +69,18 @@ describe('pressing a row', () => {
   it('of an area chooses what stands in it', () => {
     const heading = row('on', ['a', 'b'], { item: undefined });
     expect(choicesAfterPress(heading, {}, NOTHING).choices).toEqual({ items: { a: 'leave', b: 'leave' } });
+  });
+  it('of a finding turns the finding', () => {
+    const heading = row('off', ['a', 'b'], { item: undefined, ofFinding: 'meetingLink' });
+    expect(choicesAfterPress(heading, { items: { a: 'leave' } }, NOTHING).choices).toEqual({
+      items: {},
+      findings: { meetingLink: 'bring' },
+    });
+  });
+  it('brings one by one what findings left of an area, since nothing wider would', () => {
+    const heading = row('off', ['a', 'b'], { item: undefined });
+    const lines = new Map([left('a', 'finding'), left('b', 'finding')]);
+    expect(choicesAfterPress(heading, {}, lines).choices).toEqual({ items: { a: 'bring', b: 'bring' } });
   });
   it('turning a finding takes its single choices back, and it can be given back', () => {
     const choices: Choices = { items: { a: 'bring', z: 'leave' }, findings: { double: 'bring' } };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { findFindings, previewPlan, snapshotOf, type Course, type Item } from '@yarin/core';
-import { newRows, oldRows } from '../src/plan/what/spreadRows.js';
+import { layOldPage, newRows, oldRows } from '../src/plan/what/spreadRows.js';
 
 const item = (kind: Item['kind'], id: string, rest: Partial<Item> = {}): Item => ({
   id,
@@ -44,8 +44,8 @@ function rowsWith(choices: object) {
   });
   if (!result.ok) throw new Error('calendar');
   return {
-    old: (by: 'outline' | 'kind') => oldRows(source, result.value, findings, by),
-    new: newRows({ ...result.value, causes: [] }, 'outline'),
+    old: (by: 'outline' | 'kind') => oldRows(layOldPage(source, findings, by), result.value),
+    new: newRows(result.value.items, [], 'outline'),
   };
 }
 

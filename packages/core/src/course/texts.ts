@@ -19,3 +19,11 @@ function stringsIn(value: unknown): string[] {
 export function textsOf({ body, details }: Texted): string[] {
   return [...(body === undefined || body === '' ? [] : [body]), ...stringsIn(details)];
 }
+
+/** The same attributes with every text in them changed. */
+export function mapTexts<Value>(value: Value, change: (text: string) => string): Value {
+  if (typeof value === 'string') return change(value) as Value;
+  if (Array.isArray(value)) return value.map((each: unknown) => mapTexts(each, change)) as Value;
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, mapTexts(each, change)])) as Value;
+}

@@ -16,6 +16,8 @@ export interface PreviewItem extends SnapshotItem {
   readonly from: string | undefined;
   readonly verb: Verb;
   readonly isPlace: boolean;
+  /** The run writes it; everything else stands there already. */
+  readonly isWritten: boolean;
 }
 
 interface Landing {
@@ -79,6 +81,7 @@ export function landedItems({ index, lines, chosen, met, retimed, decisions }: L
       from: item.id,
       verb: line.verb,
       isPlace,
+      isWritten: true,
     };
     if (line.verb === 'ask') written.set(line.to, { ...landed, ...answeredFields(landed, there!, answers![item.id]!) });
     else if (item.kind === 'courseSettings')
@@ -89,7 +92,7 @@ export function landedItems({ index, lines, chosen, met, retimed, decisions }: L
     .filter(({ id }) => !written.has(id))
     .map((item): PreviewItem => {
       const answer = answering.get(item.id);
-      return { ...item, from: answer?.from, verb: answer?.verb ?? 'here', isPlace: false };
+      return { ...item, from: answer?.from, verb: answer?.verb ?? 'here', isPlace: false, isWritten: false };
     });
   return [...written.values(), ...rest];
 }

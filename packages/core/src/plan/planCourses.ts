@@ -1,6 +1,7 @@
 import { findFindings } from '../choose/findFindings.js';
 import { contentHash } from '../course/contentHash.js';
 import { snapshotOf, type Snapshot } from '../course/snapshot.js';
+import { mapTexts } from '../course/texts.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { Answer, Decisions } from '../schemas/choices.js';
 import type { Course, Item } from '../schemas/course.js';
@@ -105,15 +106,23 @@ function courseOf(preview: Preview, source: Course, shell: Course, answers: Deci
   const fromSource = new Map(source.items.map((item) => [item.id, item]));
   const fromShell = new Map(shell.items.map((item) => [item.id, item]));
   const headings = new Set(preview.lines.filter(({ headingOnly }) => headingOnly).map(({ to }) => to));
-  const writes = new Set(preview.lines.filter(isWritten).map(({ to }) => to));
   const toId = new Map(
     preview.lines.flatMap(({ item, to }) => (item === null || to === null ? [] : [[item, to] as const])),
   );
   const rewritten = (text: string): string =>
     readdressed(text, source.course.id, shell.course.id, (id) => toId.get(id));
   const items = preview.items.map((landed): Item => {
-    if (!writes.has(landed.id)) return fromShell.get(landed.id)!;
-    const { from, verb: _verb, isPlace, contentHash: _hash, bodyHash: _body, version: _version, ...item } = landed;
+    if (!landed.isWritten) return fromShell.get(landed.id)!;
+    const {
+      from,
+      verb: _verb,
+      isWritten: _written,
+      isPlace,
+      contentHash: _hash,
+      bodyHash: _body,
+      version: _version,
+      ...item
+    } = landed;
     const origin = fromSource.get(from!)!;
     const answer = landed.verb === 'ask' ? answers?.[from!] : undefined;
     const body =
@@ -123,19 +132,11 @@ function courseOf(preview: Preview, source: Course, shell: Course, answers: Deci
           ? undefined
           : origin.body;
     const editedAt = origin.editedAt ?? fromShell.get(landed.id)?.editedAt;
-    const details = item.details === undefined ? undefined : (eachText(item.details, rewritten) as Item['details']);
+    const details = item.details === undefined ? undefined : mapTexts(item.details, rewritten);
     return withoutGaps({ ...item, details, body: body === undefined ? undefined : rewritten(body), editedAt });
   });
   const { startsOn: _start, endsOn: _end, ...course } = shell.course;
   return { ...shell, course, items };
-}
-
-/** The same value with every text in it changed. */
-function eachText(value: unknown, change: (text: string) => string): unknown {
-  if (typeof value === 'string') return change(value);
-  if (Array.isArray(value)) return value.map((each) => eachText(each, change));
-  if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, eachText(each, change)]));
 }
 
 const answeredText = (

@@ -25,6 +25,7 @@ const DATE_FIRST = new RegExp(
   'g',
 );
 const NUMBERS = /(?<![\d/.,:$€£])(?<a>\d{1,2})\/(?<b>\d{1,2})(?:\/(?<year>(?:19|20)?\d\d))?(?![\d/]|\.\d)/g;
+const DASHED = /(?<![\d/.-])(?<a>\d{1,2})-(?<b>\d{1,2})-(?<year>(?:19|20)\d\d)(?![\d-])/g;
 const DOTTED = /(?<![\d.])(?<date>\d{1,2})\.(?<month>\d{1,2})\.(?<year>(?:19|20)\d\d)?(?!\d)/g;
 const ISO = /(?<![\w-])(?<iso>(?:19|20)\d\d-\d\d-\d\d)(?!\d|-\d)/g;
 
@@ -40,6 +41,8 @@ const BEFORE_NO_DATE =
 /** Words after two numbers that make a fraction, a score or a measure of them. */
 const AFTER_NO_DATE =
   /^\s*(?:%|"|in(?:ch(?:es)?)?\b\.? (?:deep|wide|long|of)|(?:of|cups?|miles?|hours?|inch(?:es)?|points?|pts?|credits?|majority|full|pages?|teaspoons?|tablespoons?|tsp|tbsp|lit(?:er|re)s?|dilution|strength|scale|size|time|beats?|measures?|vote|share|ratings?|stars?|marks?|mix|split|power|turns?|way|correct|right|people|students|pounds?|acres?)\b)/i;
+/** An hour behind two numbers makes a date of them. */
+const HOUR_AFTER = /^,?\s+(?:at\s+)?(?:\d{1,2}(?::\d\d)?\s*(?:am|pm|a\.m|p\.m)|\d{1,2}:\d\d|noon|midnight)/i;
 const FRACTION = /^(?:1\/[2-9]|2\/[35]|3\/[458]|[45]\/[689]|7\/8|24\/7|50\/50)$/;
 
 /** The date lies in or within 60 days of the term, or has no year and would. */
@@ -61,7 +64,7 @@ function isDateHere(text: string, match: RegExpMatchArray): boolean {
   const before = text.slice(Math.max(0, match.index! - 24), match.index);
   const after = text.slice(match.index! + match[0].length, match.index! + match[0].length + 24);
   if (AFTER_NO_DATE.test(after)) return false;
-  if (match.groups!.year !== undefined || BEFORE_A_DATE.test(before)) return true;
+  if (match.groups!.year !== undefined || BEFORE_A_DATE.test(before) || HOUR_AFTER.test(after)) return true;
   return !BEFORE_NO_DATE.test(before) && !FRACTION.test(match[0]);
 }
 
@@ -85,7 +88,7 @@ function monthPlaces(matches: readonly RegExpMatchArray[], monthFirst: boolean):
 }
 
 function findNumbers(text: string, context: WordContext): FoundWords[] {
-  const matches = [...text.matchAll(NUMBERS)].filter((match) => isDateHere(text, match));
+  const matches = [...text.matchAll(NUMBERS), ...text.matchAll(DASHED)].filter((match) => isDateHere(text, match));
   const places = monthPlaces(matches, context.monthFirst);
   return matches.flatMap((match) => {
     const { a, b, year } = match.groups!;

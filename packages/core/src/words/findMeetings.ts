@@ -11,7 +11,10 @@ export const MEETING_HOSTS: readonly string[] = [
 
 const ADDRESS =
   /(?<![@\w.-])(?<scheme>https?:\/\/)?(?:[^\s"'<>()/@]+@)?(?<host>(?:[a-z0-9-]+\.)+[a-z]{2,})(?<path>(?::\d+)?\/[^\s"'<>)]*)?/gi;
-const ID = /\b(?:meeting|webinar|conference|call|room)\s+(?:id|number|code)\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
+const ID =
+  /\b(?:(?:meeting|webinar|conference|call|room)[\s-]+(?:id|number|code|no\.)|meeting|webinar|conference)\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
+/** An id that is not called a meeting's counts where its sentence speaks of one. */
+const BARE_ID = /\bID\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/g;
 const PASSCODE = /\bpass(?<sort>code|word|phrase)\s*(?:is|:|=)?\s*[“"']?(?<code>[\w-]{4,})/gi;
 
 /** Words that say a passcode opens a meeting; and those that say it opens something else. */
@@ -55,6 +58,7 @@ export const findMeetings: Finder = (text, { meetingHosts }) =>
   [
     ...[...text.matchAll(ADDRESS)].filter((match) => isMeeting(match, meetingHosts)),
     ...text.matchAll(ID),
+    ...[...text.matchAll(BARE_ID)].filter(({ index }) => OF_A_MEETING.test(sentenceOf(text, index))),
     ...[...text.matchAll(PASSCODE)].filter((match) => isOfMeeting(text, match)),
   ]
     .filter(({ index }) => !ONLY_AN_EXAMPLE.test(text.slice(Math.max(0, index - 40), index)))

@@ -6,7 +6,7 @@ export type Mode = 'on site' | 'online' | 'mixed';
 const ON_SITE =
   /\b(?:on[- ]campus|in[- ]person|face[- ]to[- ]face|on[- ]site|in (?:the|our|this) (?:class ?room|lecture hall|lecture theatre|lecture theater)|(?:in|to|at|of) room (?:no\.? ?)?[A-Z]?\d+\w?)\b/gi;
 const ONLINE =
-  /\b(?:(?:online|remote|virtual)[- ]only|(?:only|entirely|fully|wholly|completely|100 ?%) (?:online|remote|virtual)|by video|(?:by|over|via|on) (?:a |the |our )?video(?: ?(?:call|conference|meeting|link|chat))?|(?:meets?|met|held|taught|runs?|class(?:es)?|lectures?|seminars?|sessions?|sections?|course) (?:is |are |will be )?(?:held |taught )?(?:online|remotely|virtually)|(?:online|virtual|remote) (?:class(?:es)?|lectures?|seminars?|sessions?|sections?|course|meetings?|office hours)|from home)\b/gi;
+  /\b(?:(?:online|remote|virtual)[- ]only|(?:only|entirely|fully|wholly|completely|100 ?%) (?:online|remote|virtual)|by video|(?:by|over|via|on) (?:a |the |our )?video(?: ?(?:call|conference|meeting|link|chat))?|(?:meets?|met|held|taught|runs?|class(?:es)?|lectures?|seminars?|sessions?|sections?|course) (?:is |are |will be )?(?:held |taught )?(?:online|remotely|virtually)|(?:online|virtual|remote) (?:class(?:es)?|lectures?|seminars?|sessions?|sections?|course|meetings?|office hours)|(?:attend|join us|take part|taking part|takes? place|taking place) (?:online|remotely|virtually)|everything (?:is|happens|takes place) (?:online|remote|virtual)|from home)\b/gi;
 const MIXED =
   /\b(?:hybrid|blended|mixed[- ]mode|(?:half|partly|part) (?:online|on campus|in person)|alternat\w+ between (?:online|on campus|in person)\b[^.\n]*|online (?:one|every other) week)\b/gi;
 

@@ -31,7 +31,7 @@ const DAYS = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 const WEEKDAY = new RegExp(`\\b${DAYS}(?<plural>s(?![’'])\\b)?(?!\\w)`, 'gi');
 const SHORT = '(?:Mon|Tues?|Wed|Thu(?:rs?)?|Fri|Sat|Sun)';
 const SHORT_WEEKDAY = new RegExp(
-  `(?<=\\b(?:on|by|before|until|till|from|this|next|last|after|to) )${SHORT}\\b\\.?|\\b${SHORT}\\b\\.?(?=,? (?:at )?\\d{1,2}(?::\\d\\d)?\\s*(?:am|pm|a\\.m|p\\.m|–|-|:)|,? (?:noon|midnight|night)\\b)|\\b(?:Wed|Thurs?|Tues)\\b\\.?(?!\\w)`,
+  `(?<=\\b(?:on|by|before|until|till|from|this|next|last|after|to) )${SHORT}\\b\\.?|\\b${SHORT}\\b\\.?(?=,? (?:at )?\\d{1,2}(?::\\d\\d)?\\s*(?:am|pm|a\\.m|p\\.m|–|-|:)|,? (?:noon|midnight|night)\\b)|\\b(?:Wed|Thurs?|Tues)\\b(?=\\.|\\s*(?:$|[,;:!?)–—/-]|\\d)|\\s+(?:at|in|is|and|or|from|to|we|morning|afternoon|evening|night|class|lab)\\b)`,
   'g',
 );
 /** What makes a weekday recur, before it or before the list of weekdays that it stands in. */

@@ -1,4 +1,5 @@
 import {
+  mapTexts,
   snapshotOf,
   textHash,
   type Calendar,
@@ -41,13 +42,14 @@ export interface NewCourse {
 /** Keys that are unique everywhere: an item's id behind its course's, in ids, links and addresses of bodies alike. */
 function withKeys({ course, items }: Course): Item[] {
   const key = (id: string): string => `${course.id}.${id}`;
+  const rekeyed = (text: string): string =>
+    text.replace(/(["'])item:([^"'#?]+)/g, (_, quote, id) => `${quote}item:${key(id)}`);
   return items.map((item) => ({
     ...item,
     id: key(item.id),
     ...(item.parent === undefined ? {} : { parent: key(item.parent) }),
-    ...(item.body === undefined
-      ? {}
-      : { body: item.body.replace(/(["'])item:([^"'#?]+)/g, (_, quote, id) => `${quote}item:${key(id)}`) }),
+    ...(item.body === undefined ? {} : { body: rekeyed(item.body) }),
+    ...(item.details === undefined ? {} : { details: mapTexts(item.details, rekeyed) }),
     moments: (item.moments ?? []).map((moment) => ({ ...moment, id: key(moment.id) })),
     links: (item.links ?? []).map((link) => (link.course === undefined ? { ...link, to: key(link.to) } : link)),
   }));

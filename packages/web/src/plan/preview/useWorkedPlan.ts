@@ -1,6 +1,6 @@
-import { indexPlan, planChosen, type PlanDecided, type PlanGround } from '@yarin/core';
+import { indexPlan, planChosen, type PlanDecided, type PlanGround, type Preview, type Review } from '@yarin/core';
 import { computed, onScopeDispose, shallowRef, watch, type ComputedRef, type ShallowRef } from 'vue';
-import { workOut, type Asked, type Worked, type WorkedOut } from './workedPlan.js';
+import { changedBy, workOut, type Asked, type Worked, type WorkedOut } from './workedPlan.js';
 
 /** From this many things on a plan is worked out in a worker, and what was chosen shows before it is done. */
 const LARGE = 1500;
@@ -17,23 +17,36 @@ export function useWorkedPlan(
   const index = computed(() => (ground.value === null ? null : indexPlan(ground.value)));
   let worker: Worker | undefined;
   let asked = 0;
+  /** What the worker's answers are told against: its last one, whether or not it was shown. */
+  let known: (Preview & Review) | undefined;
 
-  function ask(message: Asked): void {
-    worker?.postMessage(message);
+  const ask = (message: Asked): void => worker?.postMessage(message);
+  function stop(): void {
+    worker?.terminate();
+    worker = undefined;
+    known = undefined;
   }
   function start(on: PlanGround): void {
-    worker?.terminate();
     worker = new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' });
-    worker.addEventListener('message', ({ data }: MessageEvent<WorkedOut>) => {
-      if (data.asked === asked) worked.value = data.result;
-    });
+    worker.addEventListener('message', ({ data }: MessageEvent<WorkedOut>) => heard(data));
     // Without a worker the page does it itself; slower, but never wrong.
     worker.addEventListener('error', () => {
-      worker?.terminate();
-      worker = undefined;
-      if (index.value !== null) worked.value = workOut(index.value, decided.value);
+      stop();
+      workAnew();
     });
-    ask({ is: 'sides', ground: on });
+    known = worked.value?.ok ? worked.value.value : undefined;
+    ask({ is: 'sides', ground: on, decided: decided.value });
+  }
+
+  function heard(answer: WorkedOut): void {
+    if ('problems' in answer) {
+      if (answer.asked === asked) worked.value = { ok: false, problems: answer.problems };
+      return;
+    }
+    if (known === undefined) return;
+    known = { ...known, ...changedBy(known, answer.change) };
+    if (answer.asked !== asked || index.value === null) return;
+    worked.value = { ok: true, value: { ...known, ...planChosen(index.value, decided.value.decisions) } };
   }
 
   function workAnew(): void {
@@ -42,10 +55,10 @@ export function useWorkedPlan(
       return;
     }
     asked++;
-    if (worker === undefined || worked.value?.ok !== true) worked.value = workOut(index.value, decided.value);
+    const shown = worked.value;
+    if (worker === undefined || shown?.ok !== true) worked.value = workOut(index.value, decided.value);
     else {
-      const chosen = planChosen(index.value, decided.value.decisions);
-      worked.value = { ok: true, value: { ...worked.value.value, ...chosen } };
+      worked.value = { ok: true, value: { ...shown.value, ...planChosen(index.value, decided.value.decisions) } };
       ask({ is: 'decided', asked, decided: decided.value });
     }
   }
@@ -53,15 +66,15 @@ export function useWorkedPlan(
   watch(
     index,
     (now) => {
-      worker?.terminate();
-      worker = undefined;
+      stop();
       worked.value = null;
       workAnew();
-      if (now !== null && now.ground.source.items.length + now.ground.shell.items.length >= LARGE) start(now.ground);
+      const isLarge = now !== null && now.ground.source.items.length + now.ground.shell.items.length >= LARGE;
+      if (isLarge && worked.value !== null) start(now.ground);
     },
     { immediate: true, flush: 'sync' },
   );
   watch(decided, workAnew, { flush: 'sync' });
-  onScopeDispose(() => worker?.terminate());
+  onScopeDispose(stop);
   return worked;
 }

@@ -147,8 +147,7 @@ b {
 }
 
 .reason.waits {
-  border-bottom-style: solid;
-  border-bottom-color: var(--madder);
+  border-bottom: 2px solid var(--madder);
 }
 
 .reason span {

@@ -10,7 +10,7 @@ import OldPage from './OldPage.vue';
 import SpreadStrip from './SpreadStrip.vue';
 import SpreadGutter from './SpreadGutter.vue';
 import type { Grouping } from './grouping.js';
-import { filtered, newRows, oldRows, type OldRow } from './spreadRows.js';
+import { filtered, layOldPage, newRows, oldRows, type OldRow } from './spreadRows.js';
 import { useChoosing } from './useChoosing.js';
 import { useUndoKeys } from '../useUndoKeys.js';
 
@@ -28,10 +28,15 @@ const oldPage = useTemplateRef<InstanceType<typeof OldPage>>('oldPage');
 const newPage = useTemplateRef<InstanceType<typeof NewPage>>('newPage');
 const scrolls = ref({ old: 0, new: 0, height: 500 });
 
-const left = computed(() =>
-  filtered(oldRows(plan.view!.source, plan.preview!, plan.view!.findings, grouping.value), filter.value),
+const layout = computed(() => layOldPage(plan.view!.source, plan.view!.findings, grouping.value));
+const left = computed(() => filtered(oldRows(layout.value, plan.preview!), filter.value));
+// Of a large course these follow a moment later, and the page is built anew only then.
+const items = computed(() => plan.preview!.items);
+const causes = computed(() => plan.preview!.causes);
+const shownOnLeft = computed(() => new Set(filter.value === '' ? [] : left.value.flatMap(({ to }) => to ?? [])));
+const right = computed(() =>
+  filtered(newRows(items.value, causes.value, grouping.value, plan.view!.findings), filter.value, shownOnLeft.value),
 );
-const right = computed(() => filtered(newRows(plan.preview!, grouping.value, plan.view!.findings), filter.value));
 const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
 const pairs = computed(() =>
   left.value.flatMap((row, index): Anchor[] => {

@@ -13,7 +13,7 @@ const CHOSEN: ReadonlySet<string> = new Set(['item', 'unit', 'kind', 'all', 'sta
 
 /**
  * What pressing a row does. A row that comes whole is left. One that stays, or comes in part, is brought; when all that
- * is missing was left by findings, a unit or a heading is left instead, since bringing it turns no finding.
+ * is missing from a part was left by findings, it is left instead, since bringing a unit or a kind turns no finding.
  *
  * @param lines  of the plan as it stands, by item
  */
@@ -27,13 +27,22 @@ export function choicesAfterPress(
     return { choice, choices: { items: { ...choices.items, [row.item.id]: choice } } };
   }
   const choice = groupChoice(row, lines);
+  if (row.ofFinding !== undefined)
+    return { choice, choices: choicesAfterTurn(row.ofFinding, row.covers, choice, choices) };
+  // Where findings left all of it, only choosing each by itself brings it.
+  const byFindings = choice === 'bring' && !row.covers.some((id) => leftByChoice(lines.get(id)));
   const items = without(choices.items, row.covers);
+  const each = Object.fromEntries(
+    row.covers
+      .filter((id) => choice === 'leave' || byFindings || leftByChoice(lines.get(id)))
+      .map((id) => [id, choice]),
+  );
+  if (byFindings) return { choice, choices: { items: { ...items, ...each } } };
   if (row.item !== undefined)
     return { choice, choices: { items, units: { ...without(choices.units, row.covers), [row.item.id]: choice } } };
   if (row.ofKind !== undefined)
     return { choice, choices: { items, kinds: { ...choices.kinds, [row.ofKind]: choice } } };
-  const each = row.covers.filter((id) => choice === 'leave' || leftByChoice(lines.get(id)));
-  return { choice, choices: { items: { ...items, ...Object.fromEntries(each.map((id) => [id, choice])) } } };
+  return { choice, choices: { items: { ...items, ...each } } };
 }
 
 function groupChoice({ box, covers }: OldRow, lines: ReadonlyMap<string, PlanLine>): BringOrLeave {

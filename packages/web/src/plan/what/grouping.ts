@@ -19,6 +19,7 @@ export type Grouped<Each> =
       readonly heading: string;
       readonly says: string;
       readonly kind: Kind | undefined;
+      readonly finding: FindingName | undefined;
       readonly items: readonly Each[];
     }
   | { readonly heading: undefined; readonly item: Each; readonly depth: number };
@@ -39,25 +40,37 @@ export function grouped<Each extends SnapshotItem>(
   if (grouping === 'outline')
     return outline.map((row) =>
       row.row === 'area'
-        ? { heading: row.area, says: '', kind: undefined, items: row.items }
+        ? { heading: row.area, says: '', kind: undefined, finding: undefined, items: row.items }
         : { heading: undefined, item: row.item, depth: row.depth },
     );
   const inOrder = outline.flatMap((row) => (row.row === 'item' ? [row.item] : []));
   if (grouping === 'kind') {
     const byKind = groupsOf(inOrder, ({ kind }) => kind);
-    return KINDS.flatMap((kind) => under(byKind.get(kind), capital(KIND_WORDS[kind].many), KIND_SENTENCES[kind], kind));
+    return KINDS.flatMap((kind) =>
+      under(byKind.get(kind), { heading: capital(KIND_WORDS[kind].many), says: KIND_SENTENCES[kind], kind }),
+    );
   }
   const byFinding = groupsOf(inOrder, findingOf);
   const names = Object.keys(FINDING_WORDS) as FindingName[];
   return [
-    ...names.flatMap((name) => under(byFinding.get(name), capital(FINDING_WORDS[name]), '')),
-    ...under(byFinding.get(undefined), 'Nothing found', ''),
+    ...names.flatMap((name) => under(byFinding.get(name), { heading: capital(FINDING_WORDS[name]), finding: name })),
+    ...under(byFinding.get(undefined), { heading: 'Nothing found' }),
   ];
 }
 
-function under<Each>(items: readonly Each[] | undefined, heading: string, says: string, kind?: Kind): Grouped<Each>[] {
+interface Heading {
+  readonly heading: string;
+  readonly says?: string;
+  readonly kind?: Kind;
+  readonly finding?: FindingName;
+}
+
+function under<Each>(
+  items: readonly Each[] | undefined,
+  { heading, says = '', kind, finding }: Heading,
+): Grouped<Each>[] {
   if (items === undefined) return [];
-  return [{ heading, says, kind, items }, ...items.map((item) => ({ heading: undefined, item, depth: 1 }))];
+  return [{ heading, says, kind, finding, items }, ...items.map((item) => ({ heading: undefined, item, depth: 1 }))];
 }
 
 function groupsOf<Each, Key>(items: readonly Each[], keyOf: (item: Each) => Key): ReadonlyMap<Key, readonly Each[]> {

@@ -1,7 +1,6 @@
 import {
   dayWords,
   FINDING_WORDS,
-  isWritten,
   KIND_WORDS,
   parseDay,
   type Finding,
@@ -33,6 +32,8 @@ export interface OldRow extends RowBase {
   readonly item: SnapshotItem | undefined;
   /** Of a heading of a kind: the kind. */
   readonly ofKind: Kind | undefined;
+  /** Of a heading of a finding: the finding. */
+  readonly ofFinding: FindingName | undefined;
   /** The items that choosing this row chooses: itself and all that stands in it. */
   readonly covers: readonly string[];
   readonly box: BoxState;
@@ -120,12 +121,6 @@ function strandOf({ verb, place, answered }: PlanLine, isBroken: boolean): Stran
 
 const comes = ({ verb }: PlanLine): boolean => verb !== 'leave';
 
-function boxOf(lines: readonly PlanLine[]): BoxState {
-  let coming = 0;
-  for (const line of lines) if (comes(line)) coming++;
-  return coming === lines.length ? 'on' : coming === 0 ? 'off' : 'part';
-}
-
 /** The first finding of each item, by which it stands when the pages are grouped by finding. */
 export function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
   const first = new Map<string, FindingName>();
@@ -133,47 +128,50 @@ export function firstFindings(findings: readonly Finding[]): ReadonlyMap<string,
   return first;
 }
 
-/** For every unit itself and all that stands in it, in any depth. */
-function coveredBy(items: readonly SnapshotItem[]): (id: string) => string[] {
-  const children = new Map<string, string[]>();
-  for (const { id, parent } of items) {
-    if (parent === undefined) continue;
-    const known = children.get(parent);
-    if (known === undefined) children.set(parent, [id]);
-    else known.push(id);
-  }
-  return (id) => {
-    const covered = [id];
-    const seen = new Set(covered);
-    for (let at = 0; at < covered.length; at++)
-      for (const child of children.get(covered[at]!) ?? [])
-        if (!seen.has(child)) {
-          seen.add(child);
-          covered.push(child);
-        }
-    return covered;
+/** For every unit itself and all that stands in it, in any depth; by place. */
+function coveredBy({ items }: Snapshot): (at: number) => number[] {
+  const places = new Map(items.map(({ id }, at) => [id, at]));
+  const children = new Map<number, number[]>();
+  items.forEach(({ parent }, at) => {
+    const unit = parent === undefined ? undefined : places.get(parent);
+    if (unit === undefined) return;
+    const known = children.get(unit);
+    if (known === undefined) children.set(unit, [at]);
+    else known.push(at);
+  });
+  return (unit) => {
+    const covered = new Set([unit]);
+    for (const at of covered) for (const child of children.get(at) ?? []) covered.add(child);
+    return [...covered];
   };
 }
 
-/** The old page: every thing as it was, with whether it comes and why not. */
-export function oldRows(
-  source: Snapshot,
-  preview: Pick<Preview, 'lines' | 'broken'>,
-  findings: readonly Finding[],
-  grouping: Grouping,
-): OldRow[] {
-  const lines = new Map<string, PlanLine>();
-  for (const line of preview.lines) if (line.item !== null && line.verb !== 'gone') lines.set(line.item, line);
-  const items = new Map(source.items.map((item) => [item.id, item]));
-  const titleOf = (id: string | undefined): string => items.get(id ?? '')?.title ?? 'something that is not here';
+/** A row of the old page without what choosing changes. */
+interface LaidRow extends Omit<OldRow, 'box' | 'note' | 'strand' | 'to'> {
+  /** Places of what it covers. */
+  readonly places: readonly number[];
+  readonly note: string;
+  /** Under the heading of a finding: the words, dates or counts that show it. */
+  readonly evidence: string | undefined;
+}
+
+/** The old page laid out once: which rows stand on it, and what each covers. */
+export interface OldLayout {
+  readonly source: Snapshot;
+  readonly titles: ReadonlyMap<string, string>;
+  readonly rows: readonly LaidRow[];
+}
+
+export function layOldPage(source: Snapshot, findings: readonly Finding[], grouping: Grouping): OldLayout {
+  const places = new Map(source.items.map(({ id }, at) => [id, at]));
   const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
-  const broken = new Set(preview.broken.map((each) => (each.is === 'neededButLeft' ? each.item : each.rule)));
   const first = firstFindings(findings);
-  const within = coveredBy(source.items);
-  return grouped(source.items, grouping, ({ id }) => first.get(id)).map((row): OldRow => {
+  const evidenceOf = new Map(findings.map(({ item, finding, evidence }) => [`${item} ${finding}`, evidence]));
+  const within = coveredBy(source);
+  const idsAt = (covered: readonly number[]): string[] => covered.map((at) => source.items[at]!.id);
+  const rows = grouped(source.items, grouping, ({ id }) => first.get(id)).map((row): LaidRow => {
     if (row.heading !== undefined) {
-      const covers = row.items.map(({ id }) => id);
-      const covered = covers.map((id) => lines.get(id)!);
+      const covered = row.items.map(({ id }) => places.get(id)!);
       return {
         key: `area ${row.heading}`,
         title: row.heading,
@@ -181,48 +179,81 @@ export function oldRows(
         isHeading: true,
         item: undefined,
         ofKind: row.kind,
-        covers,
-        box: boxOf(covered),
+        ofFinding: row.finding,
+        places: covered,
+        covers: idsAt(covered),
         note: row.says,
-        kind: `${covered.filter(comes).length} of ${covered.length}`,
+        evidence: undefined,
+        kind: '',
         date: '',
-        strand: undefined,
-        to: null,
       };
     }
     const { item, depth } = row;
-    const line = lines.get(item.id)!;
-    const covers = grouping === 'outline' && item.kind === 'unit' ? within(item.id) : [item.id];
+    const at = places.get(item.id)!;
+    const isUnit = item.kind === 'unit' && grouping === 'outline';
+    const covered = isUnit ? within(at) : [at];
     const mark = marks.get(item.id);
-    const marked = mark?.mark !== undefined ? MARK_NOTES[mark.mark] : mark?.note !== undefined ? 'your note' : '';
     return {
       key: item.id,
       title: item.title,
       depth,
-      isHeading: item.kind === 'unit' && grouping === 'outline',
+      isHeading: isUnit,
       item,
       ofKind: undefined,
-      covers,
-      box: boxOf(covers.length === 1 ? [line] : covers.map((id) => lines.get(id)!)),
-      note: noteOf(line, marked, titleOf),
+      ofFinding: undefined,
+      places: covered,
+      covers: idsAt(covered),
+      note: mark?.mark !== undefined ? MARK_NOTES[mark.mark] : mark?.note !== undefined ? 'your note' : '',
+      evidence: grouping === 'finding' ? evidenceOf.get(`${item.id} ${first.get(item.id) ?? ''}`) : undefined,
       kind: KIND_WORDS[item.kind].one,
       date: dateWords(item.moments),
-      strand: strandOf(line, broken.has(item.id)),
-      to: line.to,
+    };
+  });
+  return { source, titles: new Map(source.items.map(({ id, title }) => [id, title])), rows };
+}
+
+/** The old page: every thing as it was, with whether it comes and why not. Lines of the source come first, in its order. */
+export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Preview, 'lines' | 'broken'>): OldRow[] {
+  const isBroken = new Set(broken.map((each) => (each.is === 'neededButLeft' ? each.item : each.rule)));
+  const titleOf = (id: string | undefined): string => titles.get(id ?? '') ?? 'something that is not here';
+  return rows.map((row): OldRow => {
+    const { places, item } = row;
+    let coming = 0;
+    for (const at of places) if (comes(lines[at]!)) coming++;
+    const line = item === undefined ? undefined : lines[places[0]!]!;
+    return {
+      key: row.key,
+      title: row.title,
+      depth: row.depth,
+      isHeading: row.isHeading,
+      item,
+      ofKind: row.ofKind,
+      ofFinding: row.ofFinding,
+      covers: row.covers,
+      date: row.date,
+      box: coming === places.length ? 'on' : coming === 0 ? 'off' : 'part',
+      note: line === undefined ? row.note : (evidenceFor(row, line) ?? noteOf(line, row.note, titleOf)),
+      kind: line === undefined ? `${coming} of ${places.length}` : row.kind,
+      strand: line === undefined ? undefined : strandOf(line, isBroken.has(item!.id)),
+      to: line === undefined ? null : line.to,
     };
   });
 }
 
+/** Under the heading of a finding that decides, its evidence says more than its name. */
+const evidenceFor = ({ evidence }: LaidRow, { why: [why] }: PlanLine): string | undefined =>
+  why?.reason === 'finding' ? evidence : undefined;
+
 /** The new page: the course as it will be after the run, with what the shell holds. */
 export function newRows(
-  preview: Preview & Pick<Review, 'causes'>,
+  items: readonly PreviewItem[],
+  causes: Review['causes'],
   grouping: Grouping,
   findings: readonly Finding[] = [],
 ): NewRow[] {
-  const doubtful = new Set(preview.causes.flatMap(({ moments }) => moments.map(({ id }) => id)));
-  const written = new Set(preview.lines.filter(isWritten).map(({ to }) => to));
+  const doubtful = new Set(causes.flatMap(({ moments }) => moments.map(({ id }) => id)));
   const first = firstFindings(findings);
-  return grouped(preview.items, grouping, ({ from }) => first.get(from ?? '')).map((row): NewRow => {
+  return grouped(items, grouping, ({ from }) => first.get(from ?? '')).map((row): NewRow => {
     if (row.heading !== undefined)
       return {
         key: `area ${row.heading}`,
@@ -235,7 +266,7 @@ export function newRows(
         tone: 'here',
       };
     const { item, depth } = row;
-    const isNew = written.has(item.id);
+    const isNew = item.isWritten;
     const date = item.isPlace ? 'place kept' : dateWords(item.moments);
     const isDoubtful = (item.moments ?? []).some(({ id }) => doubtful.has(id));
     return {
@@ -254,11 +285,13 @@ export function newRows(
 /**
  * The rows that hold what was typed, with the headings over them.
  *
- * @param typed  words, each of which has to stand in title, kind or note
+ * @param typed   words, each of which has to stand in title, kind or note
+ * @param besides  keys of rows that stay because something on the other page leads to them
  */
 export function filtered<Row extends RowBase & { readonly kind: string; readonly note?: string }>(
   rows: readonly Row[],
   typed: string,
+  besides: ReadonlySet<string> = new Set(),
 ): readonly Row[] {
   const words = typed
     .toLowerCase()
@@ -271,7 +304,7 @@ export function filtered<Row extends RowBase & { readonly kind: string; readonly
     const isArea = row.key.startsWith('area ');
     if (row.isHeading) above = [...above.filter(({ depth }) => depth < row.depth), row];
     const text = `${row.title} ${row.kind} ${row.note ?? ''}`.toLowerCase();
-    if (isArea || !words.every((word) => text.includes(word))) continue;
+    if (isArea || !(besides.has(row.key) || words.every((word) => text.includes(word)))) continue;
     for (const heading of above) kept.add(heading);
     kept.add(row);
   }

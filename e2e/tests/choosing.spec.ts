@@ -1,0 +1,196 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, openPlan, signIn, test, type RunningApp } from '../app.js';
+
+/** Opens the spread of a pair, as whoever is signed in. */
+async function openSpread(page: Page, app: RunningApp, source: string, destination: string): Promise<void> {
+  const answer = await page.request.post(`${app.address}/api/plans`, { data: { source, destination } });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`${app.address}/plan/${id}/what`);
+  await page.getByRole('tree').waitFor();
+}
+
+const box = (page: Page, title: RegExp) => page.getByRole('treeitem', { name: title }).locator('.box').first();
+const decisions = (page: Page) => page.getByRole('region', { name: 'What needs a decision' });
+
+test('all but last term’s announcements and the outside work, by mouse', async ({ page, app }) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.getByRole('link', { name: /^What 208 of 236/ }).click();
+  await page.getByRole('button', { name: 'video meetings 8' }).click();
+  await page.getByRole('button', { name: 'Bring all 8' }).click();
+  await page.getByRole('button', { name: 'one-off events 1' }).click();
+  await page.getByRole('button', { name: 'Bring all 1' }).click();
+  await page.getByRole('button', { name: 'empty units 1' }).click();
+  await page.getByRole('button', { name: 'Bring all 1' }).click();
+  // The announcement of a call keeps staying, as one of last term; everything else of the three comes.
+  await expect(page.getByRole('link', { name: /^What 217 of 236/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'announcements of last term 15' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'held by an outside course 4' })).toBeVisible();
+  await page.getByRole('button', { name: 'Bring 219 things' }).click();
+  await expect(page.getByRole('region', { name: 'What was done' })).toContainText('212 things added');
+});
+
+test('all but last term’s announcements and the outside work, by keyboard', async ({ page, app }) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.keyboard.press('w');
+  const tree = page.getByRole('tree');
+  await tree.waitFor();
+  await page.getByRole('button', { name: 'finding', exact: true }).press('Enter');
+  await tree.focus();
+  const status = page.getByRole('status');
+  for (const title of ['One-off events', 'Video meetings', 'Empty units']) {
+    await page.keyboard.press('Home');
+    await expect(async () => {
+      const id = await tree.getAttribute('aria-activedescendant');
+      const row = page.locator(`#${id}`);
+      if (!(await row.textContent())!.startsWith(title)) {
+        await page.keyboard.press('ArrowDown');
+        throw new Error('not there yet');
+      }
+    }).toPass({ intervals: [10] });
+    await page.keyboard.press('Space');
+    await expect(status).toContainText(`${title}: comes`);
+  }
+  await expect(page.getByRole('link', { name: /^What 217 of 236/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(status).toContainText('Undone: bring Empty units. 216 of 236 come.');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(status).toContainText('217 of 236 come.');
+});
+
+test('what a choice would break is said, and each of the ways out mends it', async ({ page, app }) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');
+  const filter = page.getByRole('textbox', { name: 'Show only rows with these words' });
+  await filter.fill('streams, 40');
+  await box(page, /^Streams, 40 questions/).click();
+  await expect(page.getByRole('treeitem', { name: /^Streams, 40 questions comes with/ })).toBeVisible();
+  await filter.fill('safety check');
+  await box(page, /^Safety check/).click();
+  await page.getByRole('button', { name: 'needs a decision 2' }).click();
+  await expect(decisions(page)).toContainText('“Lab 3: macroinvertebrate count” would open without its condition');
+  await expect(decisions(page)).toContainText('“Streams, 40 questions” was left, and 5 things need it');
+  await decisions(page).getByRole('button', { name: 'leave those 5 too' }).click();
+  await expect(decisions(page)).not.toContainText('Streams');
+  await filter.fill('Quiz 3');
+  await expect(page.getByRole('treeitem', { name: /^Quiz 3/ }).first()).toHaveAttribute('aria-checked', 'false');
+  // With the five quizzes goes what Unit 4 waits for, and that is said in turn.
+  const about = (title: string) =>
+    decisions(page)
+      .getByRole('listitem')
+      .filter({ hasText: `“${title}` });
+  await about('Unit 4').getByRole('button', { name: 'let it open' }).click();
+  await expect(about('Unit 4')).toHaveCount(0);
+  await about('Lab 3').getByRole('button', { name: 'land it hidden' }).click();
+  await expect(page.getByRole('button', { name: /^needs a decision/ })).toBeHidden();
+  await page.getByRole('button', { name: 'undo', exact: true }).click();
+  await about('Lab 3').getByRole('button', { name: 'Bring Safety check' }).click();
+  // The safety check draws from the bank that was left, and now is the one thing that needs it.
+  await about('Streams').getByRole('button', { name: 'Bring it after all' }).click();
+  await expect(page.getByRole('button', { name: /^needs a decision/ })).toBeHidden();
+});
+
+test('a thing that both sides have is decided field by field, with both texts on the page', async ({ page, app }) => {
+  await signIn(page, app, 'Tomas Rhee');
+  await openSpread(page, app, 'geo305-s26-01', 'geo305-s27-01');
+  await page.getByRole('treeitem', { name: /^Digging a pit stands there already/ }).click();
+  await page.getByRole('tree').press('Enter');
+  const both = page.getByRole('region', { name: 'Decide about Digging a pit' });
+  await expect(page.getByRole('article', { name: 'Digging a pit, as it was' })).toContainText('what to look at first');
+  const landed = page.getByRole('article', { name: 'Digging a pit, as it will be' });
+  await expect(landed).toContainText('what we shall look at this time');
+  await both.getByRole('button', { name: 'the old text' }).click();
+  await expect(landed).toContainText('what to look at first');
+  await both.getByRole('button', { name: 'both' }).click();
+  await expect(landed).toContainText('what we shall look at this time');
+  await expect(landed).toContainText('what to look at first');
+  await both.getByRole('button', { name: 'written; change it' }).click();
+  await page.getByRole('textbox', { name: 'Text in the new course' }).fill('A pit, dug by hand.');
+  await both.getByRole('button', { name: 'Take this' }).click();
+  await expect(landed).toContainText('A pit, dug by hand.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('button', { name: 'Open the new course' }).click();
+  await page.getByRole('treeitem', { name: /^Digging a pit page/ }).click();
+  await expect(page.getByRole('article')).toContainText('A pit, dug by hand.');
+});
+
+test('choices are saved as a recipe, shared, and say in another course what they could not decide', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');
+  await page.getByRole('button', { name: 'kind', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Show only rows with these words' }).fill('Before we begin');
+  await box(page, /^Surveys/).click();
+  await page.getByRole('button', { name: 'recipes' }).click();
+  const recipes = page.getByRole('region', { name: 'Recipes' });
+  await recipes.getByRole('textbox', { name: 'Name of the recipe' }).fill('Field courses');
+  await recipes.getByRole('button', { name: 'Save these choices as a recipe' }).click();
+  await expect(recipes).toContainText('leaves surveys — by Ines Marant, yours alone');
+  await recipes.getByRole('button', { name: 'share it' }).click();
+  await expect(recipes).toContainText('colleagues see it');
+  await page.context().clearCookies();
+  await signIn(page, app, 'Tomas Rhee');
+  await openSpread(page, app, 'geo305-s26-01', 'geo305-s27-01');
+  await page.getByRole('button', { name: 'recipes' }).click();
+  await recipes.getByRole('button', { name: 'Apply Field courses' }).click();
+  await expect(recipes).toContainText('“Field courses” is applied.');
+  await expect(recipes).toContainText('it speaks of surveys; there are none here');
+  await expect(page.getByRole('button', { name: 'recipe: Field courses' })).toBeVisible();
+});
+
+test('how things land, and the settings one by one, are seen on the other page and in the new course', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');
+  await page.getByRole('button', { name: 'how it comes' }).click();
+  const how = page.getByRole('region', { name: 'How it comes' });
+  await how.getByText('as drafts').click();
+  await how.getByText('names of areas').click();
+  await page.getByRole('button', { name: 'Bring 210 things' }).click();
+  await page.getByRole('button', { name: 'Open the new course' }).click();
+  await page.getByRole('treeitem', { name: /^How this course works/ }).click();
+  await expect(page.getByRole('article')).toContainText('draft');
+});
+
+test('in a course of two thousand things a choice shows at once, and the other page follows', async ({ page, app }) => {
+  await signIn(page, app, 'Emi Sato');
+  await openSpread(page, app, 'bot220-s26-01', 'bot220-s27-01');
+  const tree = page.getByRole('tree');
+  const first = tree.getByRole('treeitem').nth(2);
+  const title = (await first.locator('.title > span').textContent())!;
+  const newPage = page.getByRole('list', { name: 'The new course as it will be' });
+  await expect(newPage.getByText(title, { exact: true }).first()).toBeVisible();
+  const before = await page.getByRole('link', { name: /^What/ }).textContent();
+  await first.locator('.box').click();
+  await expect(first).toHaveAttribute('aria-checked', 'false');
+  await expect(newPage.getByText(title, { exact: true })).toHaveCount(0);
+  expect(await page.getByRole('link', { name: /^What/ }).textContent()).not.toBe(before);
+});
+
+test('axe finds nothing serious in the panels of the spread, nor where both sides are decided', async ({
+  browser,
+  app,
+}) => {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const serious = async (): Promise<string[]> =>
+    (await new AxeBuilder({ page }).analyze()).violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
+  await signIn(page, app, 'Tomas Rhee');
+  await openSpread(page, app, 'geo305-s26-01', 'geo305-s27-01');
+  for (const panel of ['how it comes', 'recipes', /^needs a decision/, 'kind', 'finding']) {
+    await page.getByRole('button', { name: panel, exact: typeof panel === 'string' }).click();
+    await page.waitForTimeout(300);
+    expect(await serious(), String(panel)).toEqual([]);
+  }
+  await page.getByRole('treeitem', { name: /^Digging a pit stands there already/ }).dblclick();
+  await page.getByRole('region', { name: 'Decide about Digging a pit' }).waitFor();
+  expect(await serious(), 'both sides').toEqual([]);
+});
