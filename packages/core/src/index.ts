@@ -20,7 +20,15 @@ export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
 export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js';
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
 export type { Why } from './choose/decision.js';
-export { applyRecipe, knownIn, partsOf, recipeOf, type RecipeApplied, type StandingRecipe } from './choose/recipes.js';
+export {
+  applyRecipe,
+  lockedItems,
+  knownIn,
+  partsOf,
+  recipeOf,
+  type RecipeApplied,
+  type StandingRecipe,
+} from './choose/recipes.js';
 export type { RecipeChoices, RecipeKnows } from './schemas/recipe.js';
 export type { BrokenNeed } from './choose/brokenNeeds.js';
 export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type SettingName } from './course/settings.js';

@@ -44,6 +44,7 @@ function rowsWith(choices: object) {
   });
   if (!result.ok) throw new Error('calendar');
   return {
+    preview: result.value,
     old: (by: 'outline' | 'kind') => oldRows(layOldPage(source, findings, by), result.value),
     new: newRows(result.value.items, [], 'outline'),
   };
@@ -75,6 +76,24 @@ describe('the old page', () => {
         .filter(({ isHeading }) => isHeading)
         .map(({ title, kind }) => `${title} ${kind}`),
     ).toEqual(['Units 1 of 1', 'Quizzes 1 of 1', 'Question banks 1 of 1', 'Announcements 0 of 1']);
+  });
+});
+
+describe('what only an administrator decides', () => {
+  it('says so beside the thing', () => {
+    const findings = findFindings(OLD, SHELL);
+    const { lines, broken } = rowsWith({}).preview;
+    const layout = layOldPage(snapshotOf(OLD), findings, 'outline', new Set(['a']));
+    const rows = oldRows(layout, { lines, broken });
+    expect(rows.find(({ title }) => title === 'Snow day')!.note).toBe('decided by the college');
+    expect(rows.find(({ title }) => title === 'Quiz 1')!.note).toBe('');
+  });
+});
+
+describe('by finding', () => {
+  it('a row shows the words that were found', () => {
+    const rows = oldRows(layOldPage(snapshotOf(OLD), findFindings(OLD, SHELL), 'finding'), rowsWith({}).preview);
+    expect(rows.find(({ title }) => title === 'Snow day')!.note).toBe('“today”');
   });
 });
 

@@ -107,6 +107,19 @@ export const partsOf = (recipe: RecipeChoices): string[] =>
     typeof part === 'object' ? Object.keys(part).map((each) => `${name}.${each}`) : [name],
   );
 
+/** Things about which a locked kind or finding decides, whatever a person chooses. */
+export function lockedItems(
+  recipe: StandingRecipe | undefined,
+  { source, findings }: { readonly source: Snapshot; readonly findings: readonly Finding[] },
+): ReadonlySet<string> {
+  const locks = new Set(recipe?.locks ?? []);
+  const bound = new Set<string>();
+  if (locks.size === 0) return bound;
+  for (const { id, kind } of source.items) if (locks.has(`kinds.${kind}`)) bound.add(id);
+  for (const { item, finding } of findings) if (locks.has(`findings.${finding}`)) bound.add(item);
+  return bound;
+}
+
 /**
  * Choices with the locked parts of a standing recipe as they are there, whatever a person chose: of a locked kind or
  * finding also what was chosen of single things.
@@ -132,8 +145,7 @@ export function withLocks(
     }
   }
   if (choices.items !== undefined && kinds.size + found.size > 0) {
-    const bound = new Set(source.items.filter(({ kind }) => kinds.has(kind)).map(({ id }) => id));
-    for (const { item, finding } of findings) if (found.has(finding)) bound.add(item);
+    const bound = lockedItems(recipe, { source, findings });
     locked.items = Object.fromEntries(Object.entries(choices.items).filter(([id]) => !bound.has(id)));
   }
   return locked;

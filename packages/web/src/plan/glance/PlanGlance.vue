@@ -20,7 +20,7 @@ const plan = usePlanStore();
     </template>
     <template v-else>
       <WhatHappens @go="$emit('go', $event)" />
-      <WhatNeedsYou @go="$emit('go', $event)" />
+      <WhatNeedsYou />
     </template>
   </div>
 </template>

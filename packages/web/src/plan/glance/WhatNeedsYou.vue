@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import type { LooseEnd } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import CauseLine from '../when/CauseLine.vue';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
 
-defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
 const router = useRouter();
 
@@ -21,6 +21,16 @@ const shownInNotes = 'reword';
 const ends = computed(() => plan.preview!.looseEnds.filter(({ code }) => code !== shownInNotes));
 const isQuiet = computed(() => plan.preview!.causes.length + notes.value.length + ends.value.length === 0);
 
+/** What is decided in the spread is opened there; the rest stands under Left over. */
+const DECIDED_IN_SPREAD = ['standsAlready', 'ruleStays', 'neededButLeft'];
+function see({ code }: LooseEnd): void {
+  const knot = DECIDED_IN_SPREAD.includes(code) ? 'what' : 'left-over';
+  void router.push({
+    name: 'plan',
+    params: { id: plan.view!.id, knot },
+    query: knot === 'what' ? { show: 'decisions' } : {},
+  });
+}
 function open(item: string): void {
   void router.push({ name: 'course', params: { id: plan.view!.source.course.id }, query: { item } });
 }
@@ -31,8 +41,13 @@ function open(item: string): void {
     <h2>What needs you <small class="beside">none of it holds the plan up</small></h2>
     <ul class="lines">
       <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
-      <PlanLine v-for="end in ends" :key="end.code" :title="end.sentence" :detail="end.detail">
-        <button class="plain-link" :aria-label="`See: ${end.sentence}`" @click="$emit('go', 'left-over')">see</button>
+      <PlanLine
+        v-for="end in ends"
+        :key="`${end.code} ${end.items[0] ?? ''}`"
+        :title="end.sentence"
+        :detail="end.detail"
+      >
+        <button class="plain-link" :aria-label="`See: ${end.sentence}`" @click="see(end)">see</button>
       </PlanLine>
       <PlanLine
         v-for="note in notes"

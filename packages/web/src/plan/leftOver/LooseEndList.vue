@@ -22,7 +22,7 @@ function open(item: string): void {
 
 <template>
   <ul v-if="plan.preview!.looseEnds.length > 0" class="lines">
-    <PlanLine v-for="end in plan.preview!.looseEnds" :key="end.code" :title="end.sentence">
+    <PlanLine v-for="end in plan.preview!.looseEnds" :key="`${end.code} ${end.items[0] ?? ''}`" :title="end.sentence">
       <template #detail
         ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> · {{ end.detail }}</template
       >

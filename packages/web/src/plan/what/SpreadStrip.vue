@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FindingName } from '@yarin/core';
 import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { usePlanStore } from '../planStore.js';
 import AnswersPanel from './AnswersPanel.vue';
 import FindingPanel from './FindingPanel.vue';
@@ -17,7 +18,10 @@ const emit = defineEmits<{ open: [item: string] }>();
 const plan = usePlanStore();
 const { reasons, aside, noted } = useReasons();
 const { waiting } = useAnswers();
-const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | null>(null);
+const route = useRoute();
+const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | null>(
+  route.query.show === 'decisions' ? 'answers' : null,
+);
 const showsNoted = ref(false);
 
 const shown = computed(() => reasons.value.find(({ name }) => name === opened.value));

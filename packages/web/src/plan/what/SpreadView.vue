@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lockedItems } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
@@ -28,7 +29,8 @@ const oldPage = useTemplateRef<InstanceType<typeof OldPage>>('oldPage');
 const newPage = useTemplateRef<InstanceType<typeof NewPage>>('newPage');
 const scrolls = ref({ old: 0, new: 0, height: 500 });
 
-const layout = computed(() => layOldPage(plan.view!.source, plan.view!.findings, grouping.value));
+const locked = computed(() => lockedItems(plan.view!.standingRecipe, plan.view!));
+const layout = computed(() => layOldPage(plan.view!.source, plan.view!.findings, grouping.value, locked.value));
 const left = computed(() => filtered(oldRows(layout.value, plan.preview!), filter.value));
 // Of a large course these follow a moment later, and the page is built anew only then.
 const items = computed(() => plan.preview!.items);
@@ -73,6 +75,12 @@ function scrolled(leader: 'old' | 'new', top: number, height: number): void {
 }
 
 function act(row: OldRow): void {
+  if (row.covers.every((id) => locked.value.has(id))) {
+    announce(
+      `${row.title}: the recipe “${plan.view!.standingRecipe!.name}” decides about it; an administrator can change that.`,
+    );
+    return;
+  }
   toggle(row);
   void nextTick(() => {
     const now = left.value.find(({ key }) => key === row.key);

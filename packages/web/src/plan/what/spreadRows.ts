@@ -122,7 +122,7 @@ function strandOf({ verb, place, answered }: PlanLine, isBroken: boolean): Stran
 const comes = ({ verb }: PlanLine): boolean => verb !== 'leave';
 
 /** The first finding of each item, by which it stands when the pages are grouped by finding. */
-export function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
+function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
   const first = new Map<string, FindingName>();
   for (const { item, finding } of findings) if (!first.has(item)) first.set(item, finding);
   return first;
@@ -153,6 +153,8 @@ interface LaidRow extends Omit<OldRow, 'box' | 'note' | 'strand' | 'to'> {
   readonly note: string;
   /** Under the heading of a finding: the words, dates or counts that show it. */
   readonly evidence: string | undefined;
+  /** Only an administrator decides about it. */
+  readonly isLocked: boolean;
 }
 
 /** The old page laid out once: which rows stand on it, and what each covers. */
@@ -162,7 +164,13 @@ export interface OldLayout {
   readonly rows: readonly LaidRow[];
 }
 
-export function layOldPage(source: Snapshot, findings: readonly Finding[], grouping: Grouping): OldLayout {
+/** @param locked  things about which only an administrator decides */
+export function layOldPage(
+  source: Snapshot,
+  findings: readonly Finding[],
+  grouping: Grouping,
+  locked: ReadonlySet<string> = new Set(),
+): OldLayout {
   const places = new Map(source.items.map(({ id }, at) => [id, at]));
   const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
   const first = firstFindings(findings);
@@ -184,6 +192,7 @@ export function layOldPage(source: Snapshot, findings: readonly Finding[], group
         covers: idsAt(covered),
         note: row.says,
         evidence: undefined,
+        isLocked: false,
         kind: '',
         date: '',
       };
@@ -203,6 +212,7 @@ export function layOldPage(source: Snapshot, findings: readonly Finding[], group
       ofFinding: undefined,
       places: covered,
       covers: idsAt(covered),
+      isLocked: locked.has(item.id),
       note: mark?.mark !== undefined ? MARK_NOTES[mark.mark] : mark?.note !== undefined ? 'your note' : '',
       evidence: grouping === 'finding' ? evidenceOf.get(`${item.id} ${first.get(item.id) ?? ''}`) : undefined,
       kind: KIND_WORDS[item.kind].one,
@@ -232,7 +242,7 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
       covers: row.covers,
       date: row.date,
       box: coming === places.length ? 'on' : coming === 0 ? 'off' : 'part',
-      note: line === undefined ? row.note : (evidenceFor(row, line) ?? noteOf(line, row.note, titleOf)),
+      note: line === undefined ? row.note : (betterNote(row, line) ?? noteOf(line, row.note, titleOf)),
       kind: line === undefined ? `${coming} of ${places.length}` : row.kind,
       strand: line === undefined ? undefined : strandOf(line, isBroken.has(item!.id)),
       to: line === undefined ? null : line.to,
@@ -240,9 +250,9 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
   });
 }
 
-/** Under the heading of a finding that decides, its evidence says more than its name. */
-const evidenceFor = ({ evidence }: LaidRow, { why: [why] }: PlanLine): string | undefined =>
-  why?.reason === 'finding' ? evidence : undefined;
+/** What says more than the reason: that only the college decides; under the heading of a finding, its evidence. */
+const betterNote = ({ evidence, isLocked }: LaidRow, { why: [why] }: PlanLine): string | undefined =>
+  isLocked ? 'decided by the college' : why?.reason === 'finding' ? evidence : undefined;
 
 /** The new page: the course as it will be after the run, with what the shell holds. */
 export function newRows(
