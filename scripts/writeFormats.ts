@@ -1,7 +1,15 @@
 // Writes docs/formats/*.schema.json from the schemas that the server and the headless commands validate with.
 // With --check it only says which file is not up to date.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { courseSchema, plannedSchema, planJobSchema, proposedSchema, proposeJobSchema, retimedSchema, retimeJobSchema } from '@yarin/core/schemas';
+import {
+  courseSchema,
+  plannedSchema,
+  planJobSchema,
+  proposedSchema,
+  proposeJobSchema,
+  retimedSchema,
+  retimeJobSchema,
+} from '@yarin/core/schemas';
 
 const SCHEMAS = {
   course: courseSchema,

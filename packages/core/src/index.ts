@@ -10,6 +10,7 @@ export { isMust, type LinkType } from './course/links.js';
 export { checkCourse } from './course/checkCourse.js';
 export { contentHash, textHash } from './course/contentHash.js';
 export { MARK_WORDS } from './course/marks.js';
+export { sectionsOf, type SyllabusSection } from './course/syllabus.js';
 export { mapTexts } from './course/texts.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';

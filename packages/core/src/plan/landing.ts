@@ -1,4 +1,5 @@
 import { landedSettings } from '../course/settings.js';
+import { landedSyllabus } from '../course/syllabus.js';
 import { ownState, type Snapshot, type SnapshotItem } from '../course/snapshot.js';
 import { textHash } from '../course/contentHash.js';
 import type { ChoiceDecisions } from '../choose/decision.js';
@@ -75,7 +76,7 @@ export function landedItems({ index, lines, chosen, met, retimed, decisions }: L
       state: isPlace || undated || asked ? 'draft' : stateOf(item),
       points: item.points,
       bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
-      details: isPlace ? { placeKept: true } : landedDetails(item.details, choices),
+      details: isPlace ? { placeKept: true } : landedDetails(item, there, choices),
       parent: there === undefined ? parentAt(at) : there.parent,
       position: there === undefined ? positions.get(line.to) : there.position,
       from: item.id,
@@ -149,7 +150,12 @@ function landedLinks({ links = NO_LINKS }: SnapshotItem, isPlace: boolean, newId
 }
 
 /** Work lands as plain work, without its originality check; a discussion without the teacher's opening post, if so chosen. */
-function landedDetails(details: SnapshotItem['details'], { openingPosts }: Choices): SnapshotItem['details'] {
+function landedDetails(
+  { id, kind, details }: SnapshotItem,
+  there: SnapshotItem | undefined,
+  { openingPosts, sections }: Choices,
+): SnapshotItem['details'] {
+  if (kind === 'syllabus') return landedSyllabus(details, there?.details, sections?.[id]);
   if (details === undefined) return details;
   const dropsCheck = details.originalityCheck !== undefined;
   const dropsPost = openingPosts === 'leave' && details.openingPost === true;

@@ -17,6 +17,11 @@ export const choicesSchema = Type.Object({
   items: byName('By the id of an item; a unit here is its heading alone.'),
   findings: byName('By finding, for every item that has it.'),
   settings: byName('Settings of the course, each by itself: home, menu, picture, areas.'),
+  sections: Type.Optional(
+    Type.Record(Type.String(), Type.Record(Type.String(), bringOrLeave), {
+      description: 'Sections of a syllabus, each by itself: by the id of the syllabus and the place of the section.',
+    }),
+  ),
   places: Type.Optional(
     Type.Record(Type.String(), Type.Boolean(), { description: 'false: outside work left without keeping its place.' }),
   ),

@@ -239,6 +239,31 @@ describe('settings of the course', () => {
   });
 });
 
+describe('a syllabus', () => {
+  const section = (title: string, locked = false) => ({ title, body: `<p>${title}</p>`, locked });
+  const source = oldCourse(
+    item('syllabus', 'old-outline', {
+      title: 'Outline',
+      details: { sections: [section('Honesty of 2026', true), section('About'), section('Marks')] },
+    }),
+  );
+  const landed = (choices: PlanJob['choices'], ...shell: Item[]): unknown =>
+    (
+      plan(job({ sources: [source], destination: newShell(...shell), choices: choices ?? {} })).course.items.find(
+        ({ kind }) => kind === 'syllabus',
+      )!.details!.sections as { title: string }[]
+    ).map(({ title }) => title);
+  const stocked = stock('syllabus', 's', {
+    title: 'Outline',
+    details: { sections: [section('Honesty of 2027', true)] },
+  });
+  it('comes section by section; the college’s stay the shell’s own', () => {
+    expect(landed({})).toEqual(['About', 'Marks']);
+    expect(landed({}, stocked)).toEqual(['Honesty of 2027', 'About', 'Marks']);
+    expect(landed({ sections: { 'old-outline': { 1: 'leave' } } }, stocked)).toEqual(['Honesty of 2027', 'Marks']);
+  });
+});
+
 describe('what lands how', () => {
   const states = (choices: PlanJob['choices'], source = COURSE): Record<string, string | undefined> =>
     Object.fromEntries(

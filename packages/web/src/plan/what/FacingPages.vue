@@ -7,6 +7,7 @@ import {
   momentWords,
   parseDay,
   ROLE_WORDS,
+  sectionsOf,
   type ItemView,
   type LandingState,
 } from '@yarin/core';
@@ -45,6 +46,8 @@ const mark = computed(() => plan.view!.source.marks.find((each) => each.item ===
 
 /** What the new course will show: the old text, the shell's own, or what a person wrote. */
 const landedView = computed((): ItemView | undefined => {
+  if (item.value.kind === 'syllabus' && view.value !== undefined && !isAsked.value)
+    return { ...view.value, item: { ...view.value.item, details: landed.value?.details } as ItemView['item'] };
   if (!isAsked.value) return view.value;
   const { body } = plan.decisions.answers?.[item.value.id] ?? {};
   if (body === 'source') return view.value;
@@ -63,6 +66,18 @@ function land(state: LandingState | ''): void {
 function keepPlace(keep: boolean): void {
   const places = { ...plan.decisions.choices.places, [item.value.id]: keep };
   plan.choose({ places }, `${keep ? 'keep' : 'give up'} the place of ${item.value.title}`);
+}
+/** Sections that can be chosen: those that are not the college's, by their place. */
+const sections = computed(() =>
+  item.value.kind === 'syllabus'
+    ? sectionsOf(item.value.details).flatMap(({ title, locked }, at) => (locked === true ? [] : [{ title, at }]))
+    : [],
+);
+const bringsSection = (at: number): boolean => plan.decisions.choices.sections?.[item.value.id]?.[at] !== 'leave';
+function chooseSection(at: number, title: string, comes: boolean): void {
+  const { sections: chosen } = plan.decisions.choices;
+  const own = { ...chosen?.[item.value.id], [at]: comes ? ('bring' as const) : ('leave' as const) };
+  plan.choose({ sections: { ...chosen, [item.value.id]: own } }, `${comes ? 'bring' : 'leave'} the section ${title}`);
 }
 const isHeldOutside = computed(() => evidence.value.some(({ finding }) => finding === 'heldOutside'));
 
@@ -133,6 +148,16 @@ onMounted(() => {
             <ElOption v-for="state in STATES" :key="state" :value="state" :label="state" />
           </ElSelect>
         </p>
+        <p v-if="comes && sections.length > 0" class="sections">
+          <ElCheckbox
+            v-for="{ title, at } in sections"
+            :key="at"
+            size="small"
+            :model-value="bringsSection(at)"
+            @change="(on) => chooseSection(at, title, on === true)"
+            >{{ title }}</ElCheckbox
+          >
+        </p>
         <p v-if="landed.isPlace">
           Only its place is kept: title, points, category and dates, as a draft without the link.
           <button class="plain-link" @click="keepPlace(false)">keep no place</button>
@@ -192,6 +217,11 @@ onMounted(() => {
   display: flex;
   gap: 8px;
   align-items: center;
+}
+
+.sections.sections .el-checkbox {
+  height: 24px;
+  margin-right: 18px;
 }
 
 .landing {
