@@ -6,7 +6,8 @@ import { differencesOf } from '../src/plan/what/bothSides.js';
 import { choicesAfterPress, choicesAfterTurn } from '../src/plan/what/choosing.js';
 import { grouped } from '../src/plan/what/grouping.js';
 import { partWords } from '../src/plan/what/recipeWords.js';
-import { filtered, type BoxState, type OldRow } from '../src/plan/what/spreadRows.js';
+import { filterRows } from '../src/plan/what/filterRows.js';
+import type { BoxState, OldRow } from '../src/plan/what/spreadRows.js';
 
 const thing = (id: string, rest: Partial<SnapshotItem> = {}): SnapshotItem => ({
   id,
@@ -114,10 +115,10 @@ describe('the rows of a page', () => {
       row('on', ['u2', 'x'], { title: 'Unit 2' }),
       row('on', ['p2'], { title: 'Lakes', depth: 1, note: 'video meetings' }),
     ];
-    expect(filtered(rows, 'lakes').map(({ title }) => title)).toEqual(['Unit 2', 'Lakes']);
-    expect(filtered(rows, 'MEETING lak').map(({ title }) => title)).toEqual(['Unit 2', 'Lakes']);
-    expect(filtered(rows, '  ')).toBe(rows);
-    expect(filtered(rows, 'ocean')).toEqual([]);
+    expect(filterRows(rows, 'lakes').map(({ title }) => title)).toEqual(['Unit 2', 'Lakes']);
+    expect(filterRows(rows, 'MEETING lak').map(({ title }) => title)).toEqual(['Unit 2', 'Lakes']);
+    expect(filterRows(rows, '  ')).toBe(rows);
+    expect(filterRows(rows, 'ocean')).toEqual([]);
   });
 });
 

@@ -14,7 +14,7 @@ const ADDRESS =
 const ID =
   /\b(?:(?:meeting|webinar|conference|call|room)[\s-]+(?:id|number|code|no\.)|meeting|webinar|conference)\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
 /** An id that is not called a meeting's counts where its sentence speaks of one. */
-const BARE_ID = /(?<!(?:meeting|webinar|conference|call|room)[\s-]+)\bID\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/g;
+const BARE_ID = /(?<!(?:meeting|webinar|conference|call|room)[\s-]+)\bID\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
 const PASSCODE = /\bpass(?<sort>code|word|phrase)\s*(?:is|:|=)?\s*[“"']?(?<code>[\w-]{4,})/gi;
 
 /** Words that say a passcode opens a meeting; and those that say it opens something else. */

@@ -1,6 +1,4 @@
 import {
-  contentHash,
-  isWritten,
   LEARNER_SORTS,
   type BringOutcome,
   type Decisions,
@@ -10,9 +8,7 @@ import {
   previewPlan,
   type Policy,
   type Preview,
-  type PreviewItem,
   type RunCounts,
-  type SnapshotItem,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { insertBodies, insertLinks, insertMoments } from '../courses/courseWriter.js';
@@ -23,9 +19,9 @@ import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides } from '../plans/workedPlan.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
-import { nativeHash } from './nativeHash.js';
+import { insertItems, landedThings, replaceItems, type Landed } from './landedRows.js';
 import type { RunOperation, StoredItem } from './operations.js';
-import { learnerCounts, removeHanging, storedItems } from './storedItems.js';
+import { learnerCounts, storedItems } from './storedItems.js';
 
 export interface BringInput {
   readonly runId: string;
@@ -72,7 +68,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   const { sourceId, destinationId } = plan;
   const learnersBefore = await learnerCounts(manager, destinationId);
   const { source } = ground;
-  const landed = landedItems(preview, source.items);
+  const landed = landedThings(preview, source.items);
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
 
@@ -130,107 +126,6 @@ async function versionOf(manager: EntityManager, courseId: string): Promise<numb
 /** Texts that a person wrote when both sides had one. */
 const writtenTexts = ({ answers = {} }: Decisions): string[] =>
   Object.values(answers).flatMap(({ body }) => (typeof body === 'object' && body.text !== '' ? [body.text] : []));
-
-interface Landed {
-  readonly item: PreviewItem;
-  readonly source: SnapshotItem;
-  readonly isNew: boolean;
-  readonly landedHash: string;
-  /** A heading or a place holds less than its source: the rest is still to come. */
-  readonly isPart: boolean;
-}
-
-function landedItems(preview: Preview, sourceItems: readonly SnapshotItem[]): Landed[] {
-  const items = new Map(preview.items.map((item) => [item.id, item]));
-  const sources = new Map(sourceItems.map((item) => [item.id, item]));
-  return preview.lines.filter(isWritten).map(({ item: from, to, verb, place, headingOnly }) => {
-    const item = items.get(to!)!;
-    const source = sources.get(from!)!;
-    const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
-    const isPart = place === true || headingOnly === true;
-    return { item, source, isNew: verb === 'add' || verb === 'leave', landedHash, isPart };
-  });
-}
-
-/** What has no dates and keeps its words and details lands with the content that it had, and so with its hash. */
-const saysTheSame = (item: PreviewItem, source: SnapshotItem): boolean =>
-  (source.moments ?? []).length === 0 &&
-  (item.moments ?? []).length === 0 &&
-  item.title === source.title &&
-  item.points === source.points &&
-  item.bodyHash === source.bodyHash &&
-  item.details === source.details;
-
-/** Says in a row that nothing stands there, where leaving it out would take over the source's. */
-const NOTHING = '';
-
-/** How things land; what they take over from the source as it is, is left to the database. */
-const rowsOf = (landed: readonly Landed[]): string =>
-  JSON.stringify(
-    landed.map(({ item, source, landedHash }) => ({
-      from: source.id,
-      to: item.id,
-      parent: item.parent,
-      position: item.position,
-      state: item.state,
-      title: item.title === source.title ? undefined : item.title,
-      points: item.points === source.points ? undefined : (item.points ?? NOTHING),
-      body: item.bodyHash === source.bodyHash ? undefined : (item.bodyHash ?? NOTHING),
-      details: item.details === source.details ? undefined : (item.details ?? {}),
-      hash: landedHash === source.contentHash ? undefined : landedHash,
-    })),
-  );
-
-const TAKEN_OVER = {
-  title: `coalesce(landing.value->>'title', old.title)`,
-  points: `nullif(coalesce(landing.value->>'points', old.points), '${NOTHING}')`,
-  body: `nullif(coalesce(landing.value->>'body', old.body_hash), '${NOTHING}')`,
-  details: `coalesce(landing.value->'details', old.details)`,
-  hash: `coalesce(landing.value->>'hash', old.content_hash)`,
-};
-
-async function insertItems(
-  manager: EntityManager,
-  sourceId: string,
-  destinationId: string,
-  added: readonly Landed[],
-  at: string,
-): Promise<void> {
-  if (added.length === 0) return;
-  await manager.query(
-    `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, points, details, content_hash, edited_at)
-     SELECT ?, landing.value->>'to', old.kind, ${TAKEN_OVER.title}, ${TAKEN_OVER.body}, landing.value->>'parent',
-            landing.value->>'position', landing.value->>'state', ${TAKEN_OVER.points}, ${TAKEN_OVER.details},
-            ${TAKEN_OVER.hash}, coalesce(old.edited_at, ?)
-       FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'`,
-    [destinationId, at, rowsOf(added), sourceId],
-  );
-}
-
-/** Gives items of the shell the content that comes; they keep their key and place, and take the source's key as a second one. */
-async function replaceItems(
-  manager: EntityManager,
-  sourceId: string,
-  destinationId: string,
-  changed: readonly Landed[],
-  at: string,
-): Promise<void> {
-  if (changed.length === 0) return;
-  const rows = rowsOf(changed);
-  await manager.query(
-    `UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
-            points = ${TAKEN_OVER.points}, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
-            edited_at = coalesce(old.edited_at, ?), version = item.version + 1
-       FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
-      WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
-    [at, rows, sourceId, destinationId],
-  );
-  await removeHanging(
-    manager,
-    destinationId,
-    changed.map(({ item }) => item.id),
-  );
-}
 
 function operationsOf(
   preview: Preview,

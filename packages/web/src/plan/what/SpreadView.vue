@@ -11,7 +11,8 @@ import OldPage from './OldPage.vue';
 import SpreadStrip from './SpreadStrip.vue';
 import SpreadGutter from './SpreadGutter.vue';
 import type { Grouping } from './grouping.js';
-import { filtered, layOldPage, newRows, oldRows, type OldRow } from './spreadRows.js';
+import { filterRows } from './filterRows.js';
+import { layOldPage, newRows, oldRows, type OldRow } from './spreadRows.js';
 import { useChoosing } from './useChoosing.js';
 import { useUndoKeys } from '../useUndoKeys.js';
 
@@ -31,13 +32,13 @@ const scrolls = ref({ old: 0, new: 0, height: 500 });
 
 const locked = computed(() => lockedItems(plan.view!.standingRecipe, plan.view!));
 const layout = computed(() => layOldPage(plan.view!.source, plan.view!.findings, grouping.value, locked.value));
-const left = computed(() => filtered(oldRows(layout.value, plan.preview!), filter.value));
+const left = computed(() => filterRows(oldRows(layout.value, plan.preview!), filter.value));
 // Of a large course these follow a moment later, and the page is built anew only then.
 const items = computed(() => plan.preview!.items);
 const causes = computed(() => plan.preview!.causes);
 const shownOnLeft = computed(() => new Set(filter.value === '' ? [] : left.value.flatMap(({ to }) => to ?? [])));
 const right = computed(() =>
-  filtered(newRows(items.value, causes.value, grouping.value, plan.view!.findings), filter.value, shownOnLeft.value),
+  filterRows(newRows(items.value, causes.value, grouping.value, plan.view!.findings), filter.value, shownOnLeft.value),
 );
 const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
 const pairs = computed(() =>
