@@ -64,6 +64,8 @@ test('what a choice would break is said, and each of the ways out mends it', asy
   await signIn(page, app);
   await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');
   const filter = page.getByRole('textbox', { name: 'Show only rows with these words' });
+  await filter.fill('no such words');
+  await expect(page.getByText('Nothing on this page has these words.')).toHaveCount(2);
   await filter.fill('streams, 40');
   await box(page, /^Streams, 40 questions/).click();
   await expect(page.getByRole('treeitem', { name: /^Streams, 40 questions comes with/ })).toBeVisible();
@@ -186,8 +188,9 @@ test('axe finds nothing serious in the panels of the spread, nor where both side
   await signIn(page, app, 'Tomas Rhee');
   await openSpread(page, app, 'geo305-s26-01', 'geo305-s27-01');
   for (const panel of ['how it comes', 'recipes', /^needs a decision/, 'kind', 'finding']) {
-    await page.getByRole('button', { name: panel, exact: typeof panel === 'string' }).click();
-    await page.waitForTimeout(300);
+    const press = page.getByRole('button', { name: panel, exact: typeof panel === 'string' });
+    await press.click();
+    await expect(press.and(page.locator('[aria-expanded=true], [aria-pressed=true]'))).toBeVisible();
     expect(await serious(), String(panel)).toEqual([]);
   }
   await page.getByRole('treeitem', { name: /^Digging a pit stands there already/ }).dblclick();

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { isEqual, patched, patchOf } from '../src/plan/preview/patches.js';
+import { patched, patchOf } from '../src/plan/preview/patches.js';
 
 describe('a list as it differs from the one before', () => {
   it('names what stays by its place, and sends only what is new or another', () => {
@@ -20,18 +20,14 @@ describe('a list as it differs from the one before', () => {
     expect(patched(before, patch)[0]).toBe(before[2]);
   });
   it('comes to the same whatever the lists', () => {
-    const list = fc.uniqueArray(fc.record({ id: fc.string({ maxLength: 2 }), at: fc.nat(3) }), {
-      selector: ({ id }) => id,
-    });
+    const list = fc.uniqueArray(
+      fc.record({ id: fc.string({ maxLength: 2 }), at: fc.nat(3) }, { noNullPrototype: true }),
+      {
+        selector: ({ id }) => id,
+      },
+    );
     fc.assert(
       fc.property(list, list, (before, after) => expect(patched(before, patchOf(before, after))).toEqual(after)),
     );
   });
-  it.each<[unknown, unknown, boolean]>([
-    [{ a: [1, { b: 2 }] }, { a: [1, { b: 2 }] }, true],
-    [{ a: undefined }, {}, false],
-    [[1, 2], [1], false],
-    [null, {}, false],
-    ['1', 1, false],
-  ])('%j and %j are equal: %s', (a, b, expected) => expect(isEqual(a, b)).toBe(expected));
 });

@@ -1,3 +1,5 @@
+import type { Kind } from './kinds.js';
+
 /** Copy marks in their usual places, tried in this order on a title in lower case. */
 const COPY_MARKS = [
   /^copy (?:\d+ )?of[ :]+/,
@@ -36,3 +38,7 @@ export function titlesWithoutMark(title: string): string[] {
  * @see docs/rules.md, "Matching against the shell"
  */
 export const normalisedTitle = (title: string): string => plainTitle(titlesWithoutMark(title).at(-1) ?? title);
+
+/** By what a thing answers to one of another course: its kind and title; a course has its settings once. */
+export const titleKey = ({ kind, title }: { readonly kind: Kind; readonly title: string }): string =>
+  kind === 'courseSettings' ? kind : `${kind} ${normalisedTitle(title)}`;

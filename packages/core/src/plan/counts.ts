@@ -7,6 +7,7 @@ export interface KindCount {
   readonly source: number;
   readonly bring: number;
   readonly leave: number;
+  readonly verbs: Readonly<Partial<Record<Verb, number>>>;
 }
 export type KindCounts = Readonly<Partial<Record<Kind, KindCount>>>;
 
@@ -15,9 +16,15 @@ const STAYS: readonly Verb[] = ['leave', 'gone'];
 export function countByKind(items: readonly SnapshotItem[], lines: readonly PlanLine[]): KindCounts {
   const counts: Partial<Record<Kind, KindCount>> = {};
   items.forEach(({ kind }, index) => {
-    const { source, bring, leave } = counts[kind] ?? { source: 0, bring: 0, leave: 0 };
-    const stays = STAYS.includes(lines[index]!.verb);
-    counts[kind] = { source: source + 1, bring: bring + (stays ? 0 : 1), leave: leave + (stays ? 1 : 0) };
+    const { source, bring, leave, verbs } = counts[kind] ?? { source: 0, bring: 0, leave: 0, verbs: {} };
+    const { verb } = lines[index]!;
+    const stays = STAYS.includes(verb);
+    counts[kind] = {
+      source: source + 1,
+      bring: bring + (stays ? 0 : 1),
+      leave: leave + (stays ? 1 : 0),
+      verbs: { ...verbs, [verb]: (verbs[verb] ?? 0) + 1 },
+    };
   });
   return counts;
 }

@@ -1,5 +1,5 @@
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
-import { normalisedTitle } from '../course/title.js';
+import { titleKey } from '../course/title.js';
 import { givesWay } from './stock.js';
 
 /** What an earlier run left: which item of the shell came from which item of which course, and what both said then. */
@@ -67,8 +67,6 @@ export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonl
     const there = take(byContent, item.contentHash);
     if (there !== undefined) byItem.set(item.id, { verb: 'same', to: there.id });
   }
-  const titleKey = ({ kind, title }: SnapshotItem): string =>
-    kind === 'courseSettings' ? kind : `${kind} ${normalisedTitle(title)}`;
   const gives = givesWay(shell.items);
   const byTitle = unmatched(titleKey);
   for (const item of source.items) {

@@ -1,5 +1,5 @@
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
-import { normalisedTitle } from '../course/title.js';
+import { titleKey } from '../course/title.js';
 import type { Choices } from '../schemas/choices.js';
 
 /** The thing of another source that comes in the place of one that stands in both. */
@@ -10,8 +10,6 @@ export interface Overlap {
 
 /** By source and item: what goes before it. */
 export type Overlaps = ReadonlyMap<string, ReadonlyMap<string, Overlap>>;
-
-const ALONE = new Set<SnapshotItem['kind']>(['rule', 'courseSettings']);
 
 /**
  * Things that stand in two sources of one plan, by content or by kind and title. The earlier source goes first, unless
@@ -28,12 +26,8 @@ export function overlapsOf(sources: readonly Snapshot[], { items: chosen = {} }:
     const own: (readonly [SnapshotItem, Overlap])[] = [];
     const taken = new Set<Overlap>();
     for (const item of items) {
-      if (ALONE.has(item.kind)) {
-        if (item.kind === 'courseSettings' && byTitle.has(item.kind))
-          overlaps.get(course.id)!.set(item.id, byTitle.get(item.kind)!);
-        else if (item.kind === 'courseSettings') own.push([item, { source: course.id, item: item.id }]);
-        continue;
-      }
+      // A rule goes with what it reads and guards.
+      if (item.kind === 'rule') continue;
       const standing = [byHash.get(item.contentHash), byTitle.get(titleKey(item))].find(
         (each) => each !== undefined && !taken.has(each),
       );
@@ -54,6 +48,3 @@ export function overlapsOf(sources: readonly Snapshot[], { items: chosen = {} }:
   }
   return overlaps;
 }
-
-const titleKey = ({ kind, title }: SnapshotItem): string =>
-  kind === 'courseSettings' ? kind : `${kind} ${normalisedTitle(title)}`;

@@ -1,16 +1,16 @@
 import { findFindings } from '../choose/findFindings.js';
 import { contentHash } from '../course/contentHash.js';
-import { snapshotOf, type Snapshot } from '../course/snapshot.js';
+import { snapshotOf } from '../course/snapshot.js';
 import { mapTexts } from '../course/texts.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { Answer, Decisions } from '../schemas/choices.js';
 import type { Course, Item } from '../schemas/course.js';
 import type { Planned, PlanJob } from '../schemas/planJob.js';
 import { readdressed } from '../words/addresses.js';
-import { isWritten, type PlanLine } from './line.js';
+import { isWritten, type PlanLine, type Verb } from './line.js';
 import { looseEndsOf } from './looseEnds.js';
 import type { LineageEntry } from './match.js';
-import { overlapsOf } from './overlaps.js';
+import { overlapsOf, type Overlaps } from './overlaps.js';
 import { indexPlan, previewOn, type PlanGround, type Preview } from './preview.js';
 import { suggestPlanPolicy } from './suggestPlanPolicy.js';
 import { shellWithoutBrought } from './stock.js';
@@ -19,7 +19,6 @@ import { shellWithoutBrought } from './stock.js';
 interface Layer {
   readonly ground: PlanGround;
   readonly preview: Preview;
-  readonly course: Course;
 }
 
 /**
@@ -40,19 +39,20 @@ export function planCourses(job: PlanJob): Result<Planned> {
   const overlaps = overlapsOf(snapshots, decisions.choices);
   const landedFrom = new Map<string, string>();
   const layers: Layer[] = [];
-  let history: readonly LineageEntry[] = job.history ?? [];
+  const noted: LineageEntry[] = [];
   let standing = job.destination;
   let policy = job.policy;
   for (const [index, course] of job.sources.entries()) {
     const source = snapshots[index]!;
     const shell = snapshotOf(standing);
-    const findings = findFindings(course, shellWithoutBrought(standing, history), knowledgeOf(job));
+    const lineage = [...(job.history ?? []), ...noted];
+    const findings = findFindings(course, shellWithoutBrought(standing, lineage), knowledgeOf(job));
     const mine = overlaps.get(course.course.id)!;
     const ground: PlanGround = {
       source,
       shell,
       findings,
-      lineage: history,
+      lineage,
       overlaps: new Map(
         [...mine].map(([item, other]) => [
           item,
@@ -74,9 +74,10 @@ export function planCourses(job: PlanJob): Result<Planned> {
     for (const { item, to } of preview.value.lines)
       if (item !== null && to !== null) landedFrom.set(`${course.course.id} ${item}`, to);
     standing = courseOf(preview.value, course, standing, decisions.answers);
-    history = historyAfter(history, ground, preview.value);
-    layers.push({ ground, preview: preview.value, course: standing });
+    noted.push(...notedBy(ground, preview.value));
+    layers.push({ ground, preview: preview.value });
   }
+  standing = withOthersIn(standing, overlaps, landedFrom);
   return succeed({
     lines: linesOf(layers, job.destination),
     findings: layers.flatMap(({ ground }) =>
@@ -86,7 +87,7 @@ export function planCourses(job: PlanJob): Result<Planned> {
     looseEnds: endsOf(layers, standing),
     policy: policy ?? {},
     course: standing,
-    history: [...history],
+    history: historyAfter(job.history ?? [], noted, standing),
   });
 }
 
@@ -135,8 +136,33 @@ function courseOf(preview: Preview, source: Course, shell: Course, answers: Deci
     const details = item.details === undefined ? undefined : mapTexts(item.details, rewritten);
     return withoutGaps({ ...item, details, body: body === undefined ? undefined : rewritten(body), editedAt });
   });
-  const { startsOn: _start, endsOn: _end, ...course } = shell.course;
-  return { ...shell, course, items };
+  return { ...shell, items };
+}
+
+/**
+ * What a person preferred from a later source lands after those that lead to the earlier one's: their links and
+ * addresses are turned to it at the end.
+ */
+function withOthersIn(course: Course, overlaps: Overlaps, landedFrom: ReadonlyMap<string, string>): Course {
+  const there = new Set(course.items.map(({ id }) => id));
+  const instead = new Map<string, string>();
+  for (const [, ofSource] of overlaps)
+    for (const [item, other] of ofSource) {
+      const to = landedFrom.get(`${other.source} ${other.item}`);
+      if (to !== undefined && !there.has(item)) instead.set(item, to);
+    }
+  if (instead.size === 0) return course;
+  const turned = (text: string): string =>
+    readdressed(text, course.course.id, course.course.id, (id) => instead.get(id));
+  const items = course.items.map((item): Item => ({
+    ...item,
+    ...(item.body === undefined ? {} : { body: turned(item.body) }),
+    ...(item.details === undefined ? {} : { details: mapTexts(item.details, turned) }),
+    ...(item.links === undefined
+      ? {}
+      : { links: item.links.map((link) => ({ ...link, to: instead.get(link.to) ?? link.to })) }),
+  }));
+  return { ...course, items };
 }
 
 const answeredText = (
@@ -148,33 +174,31 @@ const answeredText = (
 const withoutGaps = (item: { readonly [Key in keyof Item]: Item[Key] | undefined }): Item =>
   Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined)) as Item;
 
-/** What the run would leave: of everything that it writes or finds to be the same, what both sides say then. */
-function historyAfter(
-  history: readonly LineageEntry[],
-  { source }: PlanGround,
-  { lines, items }: Preview,
-): LineageEntry[] {
+/** What a run would note of a source: everything that it writes or finds to be the same, and what both sides say. */
+function notedBy({ source }: PlanGround, { lines, items }: Preview): LineageEntry[] {
   const sources = new Map(source.items.map((item) => [item.id, item]));
   const landed = new Map(items.map((item) => [item.id, item]));
-  const noted = lines.flatMap((line): LineageEntry[] => {
+  return lines.flatMap((line): LineageEntry[] => {
     const isNoted = isWritten(line) || line.verb === 'same' || line.answered === 'kept';
     if (!isNoted || line.item === null || line.to === null) return [];
     const item = landed.get(line.to)!;
     const landedHash = contentHash(item, item.bodyHash);
     // A heading or a place holds less than its source: what is missing counts as a change that is still to come.
     const isPart = line.headingOnly === true || line.place === true;
-    return [
-      {
-        item: line.to,
-        sourceCourse: source.course.id,
-        sourceItem: line.item,
-        sourceHash: isPart ? landedHash : sources.get(line.item)!.contentHash,
-        landedHash,
-      },
-    ];
+    const sourceHash = isPart ? landedHash : sources.get(line.item)!.contentHash;
+    return [{ item: line.to, sourceCourse: source.course.id, sourceItem: line.item, sourceHash, landedHash }];
   });
-  const renewed = new Set(noted.map(({ sourceCourse, sourceItem }) => `${sourceCourse} ${sourceItem}`));
-  return [...history.filter(({ sourceCourse, sourceItem }) => !renewed.has(`${sourceCourse} ${sourceItem}`)), ...noted];
+}
+
+/** The history for the next call. What landed is known by what it says in the end, with its addresses turned. */
+function historyAfter(before: readonly LineageEntry[], noted: readonly LineageEntry[], course: Course): LineageEntry[] {
+  const hashes = new Map(snapshotOf(course).items.map((item) => [item.id, item.contentHash]));
+  const keyOf = ({ sourceCourse, sourceItem }: LineageEntry): string => `${sourceCourse} ${sourceItem}`;
+  const renewed = new Set(noted.map(keyOf));
+  return [
+    ...before.filter((entry) => !renewed.has(keyOf(entry))),
+    ...noted.map((entry) => ({ ...entry, landedHash: hashes.get(entry.item) ?? entry.landedHash })),
+  ];
 }
 
 /** Every source's lines in their order, then what only the shell has. */
@@ -198,32 +222,27 @@ function linesOf(layers: readonly Layer[], destination: Course): Planned['lines'
   ];
 }
 
-const COUNTED = ['join', 'same', 'update', 'keep', 'ask'] as const;
+const COUNTED: readonly Verb[] = ['join', 'same', 'update', 'keep', 'ask'];
 
+/** What each preview counted, summed over the sources. */
 function countsOf(layers: readonly Layer[]): Planned['counts'] {
   const counts: Record<string, Record<string, number>> = {};
-  for (const { ground, preview } of layers)
-    ground.source.items.forEach(({ kind }, index) => {
-      const { verb } = preview.lines[index]!;
+  for (const { preview } of layers)
+    for (const [kind, { source, bring, leave, verbs }] of Object.entries(preview.counts)) {
       const count = (counts[kind] ??= { source: 0, bring: 0, leave: 0 });
-      count.source!++;
-      count[verb === 'leave' ? 'leave' : 'bring']!++;
-      if ((COUNTED as readonly string[]).includes(verb)) count[verb] = (count[verb] ?? 0) + 1;
-    });
+      const more = Object.entries(verbs).filter(([verb]) => COUNTED.includes(verb as Verb));
+      for (const [name, many] of Object.entries({ source, bring, leave, ...Object.fromEntries(more) }))
+        count[name] = (count[name] ?? 0) + many;
+    }
   return counts as Planned['counts'];
 }
 
 function endsOf(layers: readonly Layer[], course: Course): Planned['looseEnds'] {
-  const { preview } = layers.at(-1)!;
-  const standing: Snapshot = snapshotOf(course);
   const behind = layers.map(({ ground, preview: { lines, broken } }) => ({
     source: ground.source,
     findings: ground.findings,
     lines,
     broken,
   }));
-  return looseEndsOf({ course: standing.course, items: preview.items }, behind).map((end) => ({
-    ...end,
-    items: [...end.items],
-  }));
+  return looseEndsOf(snapshotOf(course), behind).map((end) => ({ ...end, items: [...end.items] }));
 }

@@ -5,6 +5,7 @@ import { answerSchema, choicesSchema } from './choices.js';
 import { courseSchema } from './course.js';
 import { policySchema } from './retimeJob.js';
 
+/** A course without the schema's own id, which may stand only once in a schema. */
 const embedded = Type.Omit(courseSchema, []);
 
 const lineageSchema = Type.Object(

@@ -120,6 +120,17 @@ describe('a plan of whole courses', () => {
     expect(planned.course.items.find(({ id }) => id === 'p')!.body).toBe(
       `<a href="item:s1">a</a><a href="/courses/new/items/${encodeURIComponent(landed)}?x=1">b</a><a href="/courses/old/items/left">c</a>`,
     );
+    // Turned addresses are no edit of a person: the next run finds the page to be the same.
+    const second = plan(
+      job({
+        sources: [source],
+        destination: planned.course,
+        history: planned.history,
+        choices: { items: { left: 'leave' } },
+      }),
+    );
+    expect(verbs(second)).toMatchObject({ p: 'same', start: 'same' });
+    expect(second.course).toEqual(planned.course);
   });
 });
 
@@ -169,6 +180,7 @@ describe('several sources', () => {
     'template',
     item('page', 't1', { title: 'House rules', body: '<p>Rules of the house</p>' }),
     item('page', 't2', { title: 'Field code', body: '<p>Nobody enters alone</p>' }),
+    item('page', 't3', { title: 'Before you begin', body: '<p><a href="item:t1">the rules</a></p>' }),
   );
   const last = course(
     'last',
@@ -182,7 +194,7 @@ describe('several sources', () => {
   );
   it('come in their order, and what stands in two of them comes once, from the first', () => {
     const planned = plan(job({ sources: [template, last] }));
-    expect(titles(planned).sort()).toEqual(['Field code', 'House rules', 'Library', 'Rivers']);
+    expect(titles(planned).sort()).toEqual(['Before you begin', 'Field code', 'House rules', 'Library', 'Rivers']);
     expect(planned.lines.filter(({ source }) => source === 'last')).toMatchObject([
       { item: 'l1', verb: 'leave', why: [{ reason: 'overlap', item: 't1' }], to: 't1' },
       { item: 'l2', verb: 'leave', why: [{ reason: 'overlap', item: 't2' }], to: 't2' },
@@ -199,11 +211,18 @@ describe('several sources', () => {
     const planned = plan(job({ sources: [template, last], choices: { items: { l1: 'bring' } } }));
     expect(planned.course.items.find(({ id }) => id === 'l1')!.body).toBe('<p>Our own rules</p>');
     expect(idsOf(planned)).not.toContain('t1');
+    // What leads to the earlier one's, in the earlier source, leads to it.
+    const leading = planned.course.items.find(({ id }) => id === 't3')!;
+    expect([leading.links, leading.body]).toEqual([
+      [{ type: 'links', to: 'l1' }],
+      '<p><a href="item:l1">the rules</a></p>',
+    ]);
+    expect(planned.looseEnds.map(({ code }) => code)).not.toContain('linkToNothing');
   });
   it('run twice add nothing', () => {
     const first = plan(job({ sources: [template, last] }));
     const second = plan(job({ sources: [template, last], destination: first.course, history: first.history }));
-    expect(second.course.items).toHaveLength(4);
+    expect(second.course.items).toHaveLength(5);
     expect(second.lines.filter(({ verb }) => verb === 'add')).toEqual([]);
   });
 });

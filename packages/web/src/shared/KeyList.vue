@@ -11,6 +11,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Esc', 'back to the plan'],
   ['↑ ↓', 'up and down in a list'],
   ['space', 'bring or leave'],
+  ['Ctrl Z', 'undo a choice; with Shift, do it again'],
   ['Enter', 'open'],
   ['Alt ↑ ↓', 'move a thing among its neighbours'],
   ['Alt → ←', 'into a unit, and out of it'],

@@ -1,4 +1,4 @@
-import { normalisedTitle } from '../../course/title.js';
+import { titleKey } from '../../course/title.js';
 import { givesWay } from '../../plan/stock.js';
 import { lastTermsSyllabus } from './lastTermsSyllabus.js';
 import type { FindingRule } from '../finding.js';
@@ -9,12 +9,10 @@ export const stockThing: FindingRule = (context) => {
   const syllabuses = new Set(lastTermsSyllabus(context).map(({ item }) => item));
   const gives = givesWay(shell.items);
   const stock = new Map(
-    shell.items
-      .filter((item) => item.kind !== 'courseSettings' && gives(item))
-      .map((item) => [`${item.kind} ${normalisedTitle(item.title)}`, item]),
+    shell.items.filter((item) => item.kind !== 'courseSettings' && gives(item)).map((item) => [titleKey(item), item]),
   );
   return source.items.flatMap((item) => {
-    const standing = stock.get(`${item.kind} ${normalisedTitle(item.title)}`);
+    const standing = stock.get(titleKey(item));
     if (standing === undefined || syllabuses.has(item.id)) return [];
     const evidence = `the shell has “${standing.title}”, ${standing.editedAt === undefined ? 'never edited' : 'empty'}`;
     return [{ item: item.id, finding: 'stockThing', evidence, default: 'join' }];

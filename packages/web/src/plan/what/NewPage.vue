@@ -4,7 +4,7 @@ import type { NewRow } from './spreadRows.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 
-const { rows } = defineProps<{ rows: readonly NewRow[]; focused: number }>();
+const { rows } = defineProps<{ rows: readonly NewRow[]; isNarrowed: boolean; focused: number }>();
 const emit = defineEmits<{ scrolled: [top: number, height: number] }>();
 
 const scroller = ref<HTMLElement | null>(null);
@@ -43,7 +43,11 @@ useResizeWatch(scroller, scrolled);
       </div>
     </div>
     <p v-if="rows.length === 0" class="quiet">
-      Nothing comes, and the shell is empty. Choose something on the old page.
+      {{
+        isNarrowed
+          ? 'Nothing on this page has these words.'
+          : 'Nothing comes, and the shell is empty. Choose something on the old page.'
+      }}
     </p>
   </div>
 </template>

@@ -4,7 +4,7 @@ import type { OldRow } from './spreadRows.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 
-const { rows } = defineProps<{ rows: readonly OldRow[] }>();
+const { rows } = defineProps<{ rows: readonly OldRow[]; isNarrowed: boolean }>();
 const emit = defineEmits<{ scrolled: [top: number, height: number]; toggle: [row: OldRow]; open: [row: OldRow] }>();
 const focused = defineModel<number>('focused', { required: true });
 
@@ -90,6 +90,9 @@ useResizeWatch(scroller, scrolled);
         <span class="date">{{ rows[index]!.date }}</span>
       </div>
     </div>
+    <p v-if="rows.length === 0" class="quiet">
+      {{ isNarrowed ? 'Nothing on this page has these words.' : 'The old course is empty.' }}
+    </p>
   </div>
 </template>
 

@@ -119,6 +119,7 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
           ref="oldPage"
           v-model:focused="focused"
           :rows="left"
+          :is-narrowed="filter !== ''"
           @scrolled="(top, height) => scrolled('old', top, height)"
           @toggle="act"
           @open="(row) => row.item && (opened = row)"
@@ -132,6 +133,7 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
         <NewPage
           ref="newPage"
           :rows="right"
+          :is-narrowed="filter !== ''"
           :focused="focusedNew"
           @scrolled="(top, height) => scrolled('new', top, height)"
         />
