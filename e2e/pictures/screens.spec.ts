@@ -90,7 +90,7 @@ test('one current picture of each main view', async ({ page, app }) => {
 test('a choice that would break something, and a thing that both sides have', async ({ page, app }) => {
   await signIn(page, app, 'Tomas Rhee');
   const openSpread = async (source: string, destination: string): Promise<void> => {
-    const answer = await page.request.post(`${app.address}/api/plans`, { data: { source, destination } });
+    const answer = await page.request.post(`${app.address}/api/plans`, { data: { sources: [source], destination } });
     const { id } = (await answer.json()) as { id: string };
     await page.goto(`${app.address}/plan/${id}/what`);
     await page.getByRole('tree').waitFor();

@@ -4,7 +4,7 @@ import { expect, openPlan, signIn, test, type RunningApp } from '../app.js';
 
 /** Opens the spread of a pair, as whoever is signed in. */
 async function openSpread(page: Page, app: RunningApp, source: string, destination: string): Promise<void> {
-  const answer = await page.request.post(`${app.address}/api/plans`, { data: { source, destination } });
+  const answer = await page.request.post(`${app.address}/api/plans`, { data: { sources: [source], destination } });
   const { id } = (await answer.json()) as { id: string };
   await page.goto(`${app.address}/plan/${id}/what`);
   await page.getByRole('tree').waitFor();

@@ -1,42 +1,6 @@
-import { readFile } from 'node:fs/promises';
-import { fail, type Problem, type Result } from '@yarin/core';
-import { readJson } from '@yarin/formats';
-import { COMMANDS } from './commands.js';
+import { answer } from './answer.js';
 
-const USAGE = `usage: yarin <${Object.keys(COMMANDS).join(' | ')}> <job.json> [<job.json> ...]`;
-
-async function readJob(file: string): Promise<Result<unknown>> {
-  try {
-    return readJson(await readFile(file, 'utf8'));
-  } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    if (code === undefined) throw error;
-    return fail([
-      { code: 'noSuchFile', message: `“${file}” can't be read (${code}); give the path of a job file.`, where: '' },
-    ]);
-  }
-}
-
-async function main([name, ...files]: readonly string[]): Promise<number> {
-  const command = name === undefined ? undefined : COMMANDS[name];
-  if (command === undefined || files.length === 0 || files.some((file) => file.startsWith('-'))) {
-    process.stderr.write(`${USAGE}\n`);
-    return 2;
-  }
-  const results: unknown[] = [];
-  const problems: (Problem & { file?: string })[] = [];
-  for (const file of files) {
-    const job = await readJob(file);
-    const result = job.ok ? command(job.value) : job;
-    if (result.ok) results.push(result.value);
-    else problems.push(...result.problems.map((problem) => (files.length > 1 ? { ...problem, file } : problem)));
-  }
-  if (problems.length > 0) {
-    process.stderr.write(`${JSON.stringify({ problems }, null, 2)}\n`);
-    return 1;
-  }
-  process.stdout.write(`${JSON.stringify(files.length > 1 ? results : results[0])}\n`);
-  return 0;
-}
-
-process.exitCode = await main(process.argv.slice(2));
+const { status, stdout, stderr } = await answer(process.argv.slice(2));
+process.stdout.write(stdout);
+process.stderr.write(stderr);
+process.exitCode = status;

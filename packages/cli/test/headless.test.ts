@@ -5,13 +5,18 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { validator } from '@yarin/formats';
+import { answer, type Answer } from '../src/answer.js';
 import { plannedSchema, proposedSchema, retimedSchema } from '@yarin/core/schemas';
 
 const project = fileURLToPath(new URL('../../..', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'yarin-cli-'));
 const EXAMPLE = 'docs/formats/retime-job.example.json';
 
-const yarin = (...args: string[]) => {
+/** A call as the program answers it; files of the repository by their path in it. */
+const yarin = (...args: string[]): Promise<Answer> =>
+  answer(args.map((arg) => (arg.startsWith('docs/') ? join(project, arg) : arg)));
+/** The program itself, as it is started from a shell. */
+const started = (...args: string[]) => {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
     ['--conditions=development', '--import', 'tsx', 'packages/cli/src/main.ts', ...args],
@@ -26,8 +31,8 @@ const file = (name: string, text: string): string => {
 };
 
 describe('yarin retime', () => {
-  it('prints the new dates of the example in input order, in the documented shape', () => {
-    const { status, stdout, stderr } = yarin('retime', EXAMPLE);
+  it('prints the new dates of the example in input order, in the documented shape', async () => {
+    const { status, stdout, stderr } = await yarin('retime', EXAMPLE);
     expect([status, stderr]).toEqual([0, '']);
     const printed = JSON.parse(stdout);
     expect(validator(retimedSchema)(printed).ok).toBe(true);
@@ -39,10 +44,10 @@ describe('yarin retime', () => {
       ['exam', '2027-05-05T09:00'],
     ]);
   });
-  it('prints an array for several jobs', () => {
-    expect(JSON.parse(yarin('retime', EXAMPLE, EXAMPLE).stdout)).toHaveLength(2);
+  it('prints an array for several jobs', async () => {
+    expect(JSON.parse((await yarin('retime', EXAMPLE, EXAMPLE)).stdout)).toHaveLength(2);
   });
-  it('refuses what is not JSON, what breaks the schema and what can’t be dated: exit code 1, nothing printed', () => {
+  it('refuses what is not JSON, what breaks the schema and what can’t be dated: exit code 1, nothing printed', async () => {
     const job = JSON.parse(readFileSync(join(project, EXAMPLE), 'utf8'));
     const cases: [string, string, string][] = [
       [file('a.json', '{"source":'), 'notJson', ''],
@@ -59,24 +64,31 @@ describe('yarin retime', () => {
       [join(folder, 'missing.json'), 'noSuchFile', ''],
     ];
     for (const [path, code, where] of cases) {
-      const { status, stdout, stderr } = yarin('retime', path);
+      const { status, stdout, stderr } = await yarin('retime', path);
       expect([status, stdout]).toEqual([1, '']);
       expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
     }
   });
-  it('answers a wrong call with a usage line and exit code 2', () => {
+  it('answers a wrong call with a usage line and exit code 2', async () => {
     for (const args of [[], ['retime'], ['guess', EXAMPLE]]) {
-      const { status, stdout, stderr } = yarin(...args);
+      const { status, stdout, stderr } = await yarin(...args);
       expect([status, stdout]).toEqual([2, '']);
       expect(stderr).toMatch(/^usage: yarin /);
     }
   });
 });
 
+describe('the program', () => {
+  it('prints and exits as answered', async () => {
+    expect(started('retime', EXAMPLE)).toEqual(await yarin('retime', EXAMPLE));
+    expect(started('guess')).toEqual({ status: 2, stdout: '', stderr: expect.stringMatching(/^usage: yarin /) });
+  });
+});
+
 describe('yarin propose', () => {
   const PROPOSE = 'docs/formats/propose-job.example.json';
-  it('prints the likely predecessors of the example, ranked, with reasons', () => {
-    const { status, stdout, stderr } = yarin('propose', PROPOSE);
+  it('prints the likely predecessors of the example, ranked, with reasons', async () => {
+    const { status, stdout, stderr } = await yarin('propose', PROPOSE);
     expect([status, stderr]).toEqual([0, '']);
     const printed = JSON.parse(stdout);
     expect(validator(proposedSchema)(printed).ok).toBe(true);
@@ -89,14 +101,14 @@ describe('yarin propose', () => {
       ],
     });
   });
-  it('refuses what breaks the schema, and days on no calendar, with their places', () => {
+  it('refuses what breaks the schema, and days on no calendar, with their places', async () => {
     const job = JSON.parse(readFileSync(join(project, PROPOSE), 'utf8'));
     const cases: [object, string, string][] = [
       [{ ...job, shell: { ...job.shell, instructors: 'p1' } }, 'wrongType', '/shell/instructors'],
       [{ ...job, shell: { ...job.shell, firstDay: '2027-02-30' } }, 'noSuchDate', '/shell/firstDay'],
     ];
     for (const [input, code, where] of cases) {
-      const { status, stdout, stderr } = yarin('propose', file('propose.json', JSON.stringify(input)));
+      const { status, stdout, stderr } = await yarin('propose', file('propose.json', JSON.stringify(input)));
       expect([status, stdout]).toEqual([1, '']);
       expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
     }
@@ -105,8 +117,8 @@ describe('yarin propose', () => {
 
 describe('yarin plan', () => {
   const PLAN = 'docs/formats/plan-job.example.json';
-  it('prints what happens to every thing of the example, and the new course', () => {
-    const { status, stdout, stderr } = yarin('plan', PLAN);
+  it('prints what happens to every thing of the example, and the new course', async () => {
+    const { status, stdout, stderr } = await yarin('plan', PLAN);
     expect([status, stderr]).toEqual([0, '']);
     const printed = JSON.parse(stdout);
     expect(validator(plannedSchema)(printed).ok).toBe(true);
@@ -121,16 +133,15 @@ describe('yarin plan', () => {
     const essay = printed.course.items.find(({ id }: { id: string }) => id === 'e1');
     expect(essay.moments).toEqual([{ id: 'e1-due', role: 'due', at: '2027-02-04T14:00' }]);
   });
-  it('takes what it printed for the next call, and then adds nothing', () => {
+  it('takes what it printed for the next call, and then adds nothing', async () => {
     const job = JSON.parse(readFileSync(join(project, PLAN), 'utf8'));
-    const { course: destination, history } = JSON.parse(yarin('plan', PLAN).stdout);
-    const again = JSON.parse(
-      yarin('plan', file('again.json', JSON.stringify({ ...job, destination, history }))).stdout,
-    );
+    const { course: destination, history } = JSON.parse((await yarin('plan', PLAN)).stdout);
+    const path = file('again.json', JSON.stringify({ ...job, destination, history }));
+    const again = JSON.parse((await yarin('plan', path)).stdout);
     expect(again.lines.filter(({ verb }: { verb: string }) => !['same', 'leave', 'here'].includes(verb))).toEqual([]);
     expect(again.course).toEqual(destination);
   });
-  it('refuses what breaks the schema and choices that speak of nothing, with their places', () => {
+  it('refuses what breaks the schema and choices that speak of nothing, with their places', async () => {
     const job = JSON.parse(readFileSync(join(project, PLAN), 'utf8'));
     const cases: [object, string, string][] = [
       [{ ...job, sources: [] }, 'minItems', '/sources'],
@@ -138,7 +149,7 @@ describe('yarin plan', () => {
       [{ ...job, choices: { items: { b1: 'maybe' } } }, 'notAllowed', '/choices/items/b1'],
     ];
     for (const [input, code, where] of cases) {
-      const { status, stdout, stderr } = yarin('plan', file('plan.json', JSON.stringify(input)));
+      const { status, stdout, stderr } = await yarin('plan', file('plan.json', JSON.stringify(input)));
       expect([status, stdout]).toEqual([1, '']);
       expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
     }

@@ -81,7 +81,7 @@ await run(addCourse, {
 });
 await run(openPlan, {
   id: 'plan',
-  sourceId: 'old',
+  sourceIds: ['old'],
   destinationId: 'new',
   personId: 'p',
   at: AT,
@@ -130,7 +130,7 @@ for (let round = 0; round < ROUNDS; round++) {
     planId: 'plan',
     doer: { personId: 'p', forPersonId: null },
     at: AT,
-    known,
+    known: { old: known },
   });
   const brought = performance.now() - begun;
   if (outcome.outcome !== 'brought') throw new Error('nothing was brought');

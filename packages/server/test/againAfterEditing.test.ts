@@ -13,7 +13,12 @@ describe('bringing again after both sides were edited', () => {
   beforeAll(async () => {
     server = await startServer({ demo: true });
     ines = await server.as('p-marant');
-    planId = (await ines.post('/api/plans').send({ source: DEV, destination: SHELL }).expect(201)).body.id;
+    planId = (
+      await ines
+        .post('/api/plans')
+        .send({ sources: [DEV], destination: SHELL })
+        .expect(201)
+    ).body.id;
     await runPlan(ines, planId);
   });
   afterAll(() => server.close());
@@ -102,7 +107,7 @@ describe('bringing again after both sides were edited', () => {
       .send({ mark: 'never', note: 'Dated.' })
       .expect(204);
     const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
-    expect(view.source.marks).toContainEqual({ item: key, mark: 'never', note: 'Dated.' });
+    expect(view.sources[0]!.source.marks).toContainEqual({ item: key, mark: 'never', note: 'Dated.' });
   });
 });
 

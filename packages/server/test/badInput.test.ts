@@ -15,7 +15,7 @@ describe('what is refused', () => {
   beforeAll(async () => {
     server = await startServer({ demo: true });
     [ines, ana, jo] = [await server.as('p-marant'), await server.as('p-brandt'), await server.as('p-lindqvist')];
-    planId = (await ines.post('/api/plans').send({ source: OLD, destination: SHELL })).body.id;
+    planId = (await ines.post('/api/plans').send({ sources: [OLD], destination: SHELL })).body.id;
     before = await dumpCourse(server.reading, SHELL);
   });
   afterAll(async () => {
@@ -51,7 +51,10 @@ describe('what is refused', () => {
   });
 
   it('someone else’s shell: planning into it, reading its plan, bringing, taking back', async () => {
-    const { body } = await ana.post('/api/plans').send({ source: 'prn110-s26-01', destination: SHELL }).expect(403);
+    const { body } = await ana
+      .post('/api/plans')
+      .send({ sources: ['prn110-s26-01'], destination: SHELL })
+      .expect(403);
     expect(body.detail).toBe(
       'ECO 214-02 (Spring 2027) is taught by Ines Marant. Only they, its designers or an administrator can change it.',
     );
@@ -60,14 +63,20 @@ describe('what is refused', () => {
     await ana.put(`/api/plans/${planId}/decisions`).send({}).expect(403);
   });
   it('someone else’s course as a source, or to read', async () => {
-    const { body } = await ana.post('/api/plans').send({ source: OLD, destination: 'prn110-s27-02' }).expect(403);
+    const { body } = await ana
+      .post('/api/plans')
+      .send({ sources: [OLD], destination: 'prn110-s27-02' })
+      .expect(403);
     expect(body.detail).toContain('Ask them to open it for reuse.');
     await ana.get(`/api/courses/${OLD}`).expect(403);
     await ana.get(`/api/courses/${OLD}/files/${OLD}.f-reach-map`).expect(403);
   });
   it('an assistant may read the course they assist, and not change it', async () => {
     await jo.get(`/api/courses/${SHELL}`).expect(200);
-    await jo.post('/api/plans').send({ source: OLD, destination: SHELL }).expect(403);
+    await jo
+      .post('/api/plans')
+      .send({ sources: [OLD], destination: SHELL })
+      .expect(403);
   });
 
   it.each([

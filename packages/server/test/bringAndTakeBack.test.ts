@@ -17,7 +17,10 @@ describe('ECO 214 goes from Spring 2026 into its Spring 2027 shell', () => {
     agent = await server.as('p-marant');
     shellBefore = await dumpCourse(server.reading, SHELL);
     sourceBefore = await dumpCourse(server.reading, SOURCE);
-    const { body } = await agent.post('/api/plans').send({ source: SOURCE, destination: SHELL }).expect(201);
+    const { body } = await agent
+      .post('/api/plans')
+      .send({ sources: [SOURCE], destination: SHELL })
+      .expect(201);
     planId = body.id;
   });
   afterAll(() => server.close());
@@ -103,7 +106,10 @@ describe('ECO 214 goes from Spring 2026 into its Spring 2027 shell', () => {
 
   it('makes no double when the same pair is planned by an administrator', async () => {
     const admin = await server.as('p-rhee');
-    const { body } = await admin.post('/api/plans').send({ source: SOURCE, destination: SHELL }).expect(201);
+    const { body } = await admin
+      .post('/api/plans')
+      .send({ sources: [SOURCE], destination: SHELL })
+      .expect(201);
     expect(body.id).toBe(planId);
     const { last } = await runPlan(admin, body.id);
     expect(last.outcome?.outcome).toBe('nothingToBring');

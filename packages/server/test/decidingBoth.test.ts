@@ -15,13 +15,18 @@ describe('what both sides have is decided field by field', () => {
     server = await startServer({ demo: true });
     admin = await server.as('p-rhee');
     before = await dumpCourse(server.reading, SHELL);
-    const { id } = (await admin.post('/api/plans').send({ source: SOURCE, destination: SHELL }).expect(201)).body;
+    const { id } = (
+      await admin
+        .post('/api/plans')
+        .send({ sources: [SOURCE], destination: SHELL })
+        .expect(201)
+    ).body;
     plan = (await admin.get(`/api/plans/${id}`)).body;
   });
   afterAll(() => server.close());
 
   const idOf = (title: string, kind: string): string =>
-    plan.source.items.find((item) => item.title === title && item.kind === kind)!.id;
+    plan.sources[0]!.source.items.find((item) => item.title === title && item.kind === kind)!.id;
   const inShell = (title: string): string =>
     plan.shell.items.find((item) => item.title === title && item.kind === 'page')!.id;
   const read = async (course: string, key: string): Promise<ItemView> =>
@@ -70,11 +75,11 @@ describe('a heading that came for a child only', () => {
   it('gets its text when it is chosen later, and nothing is doubled', async () => {
     const server = await startServer({ demo: true });
     const admin = await server.as('p-rhee');
-    const pair = { source: 'apc120-dev', destination: 'apc120-s27-01' };
+    const pair = { sources: ['apc120-dev'], destination: 'apc120-s27-01' };
     const { id } = (await admin.post('/api/plans').send(pair).expect(201)).body;
     const plan: PlanView = (await admin.get(`/api/plans/${id}`)).body;
-    const unit = plan.source.items.find((item) => item.kind === 'unit' && item.bodyHash !== undefined)!;
-    const child = plan.source.items.find(({ parent }) => parent === unit.id)!;
+    const unit = plan.sources[0]!.source.items.find((item) => item.kind === 'unit' && item.bodyHash !== undefined)!;
+    const child = plan.sources[0]!.source.items.find(({ parent }) => parent === unit.id)!;
     const decide = async (choices: object, version: number): Promise<number> =>
       (
         await admin

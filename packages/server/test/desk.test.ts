@@ -61,14 +61,14 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
     it('stand in the new course after the run', async () => {
       const { body: plan } = await agent
         .post('/api/plans')
-        .send({ source: 'eco214-s26-01', destination: 'eco214-s27-02' });
+        .send({ sources: ['eco214-s26-01'], destination: 'eco214-s27-02' });
       await runPlan(agent, plan.id);
       const view: PlanView = (await agent.get(`/api/plans/${plan.id}`)).body;
-      const at = (items: PlanView['source']['items'], id: string): string =>
+      const at = (items: PlanView['shell']['items'], id: string): string =>
         momentWords(
           items.flatMap(({ moments = [] }) => moments).find((moment) => moment.id === `eco214-s26-01.${id}`)!.at,
         );
-      expect(ROWS.map(([id]) => [id, at(view.source.items, id), at(view.shell.items, id)])).toEqual(ROWS);
+      expect(ROWS.map(([id]) => [id, at(view.sources[0]!.source.items, id), at(view.shell.items, id)])).toEqual(ROWS);
     });
     it('and the Desk says it is done, and that the other section was brought from the same', async () => {
       const after: DeskView = (await agent.get('/api/desk')).body;

@@ -271,7 +271,7 @@ describe('editing a course', () => {
       .send({ mark: 'never', note: 'Nobody liked it.' })
       .expect(204);
     expect((await item(key, OLD)).mark).toEqual({ item: key, mark: 'never', note: 'Nobody liked it.' });
-    const { body: plan } = await ines.post('/api/plans').send({ source: OLD, destination: SHELL });
+    const { body: plan } = await ines.post('/api/plans').send({ sources: [OLD], destination: SHELL });
     const { body: view } = await ines.get(`/api/plans/${plan.id}`);
     expect(view.source.marks).toContainEqual({ item: key, mark: 'never', note: 'Nobody liked it.' });
     const { body: desk } = await ines.get('/api/desk');

@@ -113,7 +113,7 @@ describe('two people who press at once on one shell', () => {
       const [ines, admin] = [await server.as('p-marant'), await server.as('p-rhee')];
       const { body: plan } = await ines
         .post('/api/plans')
-        .send({ source: 'eco214-s26-01', destination: 'eco214-s27-03' });
+        .send({ sources: ['eco214-s26-01'], destination: 'eco214-s27-03' });
       await ines.get(`/api/plans/${plan.id}`).expect(200);
       const [first, second] = await Promise.all([
         ines.post(`/api/plans/${plan.id}/runs`),

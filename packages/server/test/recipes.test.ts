@@ -25,7 +25,12 @@ describe('recipes', () => {
   const seenBy = async (agent: Agent | undefined): Promise<string[]> =>
     ((await agent!.get('/api/recipes').expect(200)).body as RecipesView).recipes.map(({ name }) => name);
   const planOf = async (agent: Agent | undefined, source: string, destination: string): Promise<PlanView> => {
-    const { id } = (await agent!.post('/api/plans').send({ source, destination }).expect(201)).body;
+    const { id } = (
+      await agent!
+        .post('/api/plans')
+        .send({ sources: [source], destination })
+        .expect(201)
+    ).body;
     return (await agent!.get(`/api/plans/${id}`).expect(200)).body;
   };
 

@@ -33,17 +33,17 @@ const PAGE = `${COURSE}.page`;
 const REQUESTS: Readonly<Record<Act, (agent: Agent, server: TestServer, own: string) => Promise<number>>> = {
   read: async (agent) => (await agent.get(`/api/courses/${COURSE}`)).status,
   use: async (agent, _server, own) =>
-    (await agent.post('/api/plans').send({ source: COURSE, destination: own })).status,
+    (await agent.post('/api/plans').send({ sources: [COURSE], destination: own })).status,
   change: async (agent) => {
     const { body } = await agent.get(`/api/courses/${COURSE}/items/${PAGE}`);
     const edit = { version: body.version ?? 1, changes: { title: 'Page' } };
     return (await agent.put(`/api/courses/${COURSE}/items/${PAGE}`).send(edit)).status;
   },
   run: async (agent, _server, own) =>
-    (await agent.post('/api/plans').send({ source: own, destination: COURSE })).status,
+    (await agent.post('/api/plans').send({ sources: [own], destination: COURSE })).status,
   takeBack: async (agent, server, own) => {
     const owner = await server.as('administers');
-    const { body: plan } = await owner.post('/api/plans').send({ source: own, destination: COURSE });
+    const { body: plan } = await owner.post('/api/plans').send({ sources: [own], destination: COURSE });
     const { last } = await runPlan(owner, plan.id);
     const runId = last.outcome!.runId;
     const { status } = await agent.post(`/api/runs/${runId}/takeBack`);

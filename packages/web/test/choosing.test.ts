@@ -31,6 +31,7 @@ const row = (box: BoxState, covers: readonly string[], rest: Partial<OldRow> = {
   date: '',
   strand: undefined,
   to: null,
+  from: undefined,
   ...rest,
 });
 const left = (id: string, reason: Why['reason']): [string, PlanLine] => [
@@ -98,11 +99,16 @@ describe('the rows of a page', () => {
     const items = [thing('plain'), thing('twice', { kind: 'file' }), thing('gone', { kind: 'announcement' })];
     const finding = (item: SnapshotItem) =>
       item.id === 'twice' ? ('double' as const) : item.id === 'gone' ? ('lastTermsAnnouncement' as const) : undefined;
-    const said = grouped(items, 'finding', finding).map((each) => each.heading ?? each.item.id);
+    const said = grouped(items, 'finding', { findingOf: finding, sourceOf: () => '' }).map(
+      (each) => each.heading ?? each.item.id,
+    );
     expect(said).toEqual(['Announcements of last term', 'gone', 'Doubles', 'twice', 'Nothing found', 'plain']);
   });
   it('say by kind what it brings, what never comes and what it needs', () => {
-    const [heading] = grouped([thing('q', { kind: 'quiz' })], 'kind', () => undefined);
+    const [heading] = grouped([thing('q', { kind: 'quiz' })], 'kind', {
+      findingOf: () => undefined,
+      sourceOf: () => '',
+    });
     expect(heading).toMatchObject({
       heading: 'Quizzes',
       says: 'Settings and draws; never attempts. Needs its banks and line.',

@@ -83,7 +83,7 @@ describe('what only an administrator decides', () => {
   it('says so beside the thing', () => {
     const findings = findFindings(OLD, SHELL);
     const { lines, broken } = rowsWith({}).preview;
-    const layout = layOldPage(snapshotOf(OLD), findings, 'outline', new Set(['a']));
+    const layout = layOldPage(snapshotOf(OLD), findings, 'outline', { locked: new Set(['a']) });
     const rows = oldRows(layout, { lines, broken });
     expect(rows.find(({ title }) => title === 'Snow day')!.note).toBe('decided by the college');
     expect(rows.find(({ title }) => title === 'Quiz 1')!.note).toBe('');

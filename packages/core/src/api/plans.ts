@@ -68,6 +68,8 @@ export interface RunCounts {
   readonly dates: number;
   readonly left: number;
   readonly byKind: Readonly<Partial<Record<Kind, { readonly source: number; readonly brought: number }>>>;
+  /** Of several sources: how many things each gave, in their order. Older records have none. */
+  readonly bySource?: readonly { readonly course: string; readonly name: string; readonly things: number }[];
   /** Learner rows that the run made in the destination: zero each. */
   readonly learners: LearnerCounts;
 }
@@ -81,16 +83,23 @@ export interface RunView {
   readonly undoneBy: string | null;
 }
 
+/** A course that a plan brings from, with what follows from it and the shell. */
+export interface PlanSourceView {
+  readonly source: Snapshot;
+  readonly findings: readonly Finding[];
+  readonly lineage: readonly LineageEntry[];
+  readonly suggestion: PolicySuggestion;
+  readonly learners: LearnerCounts;
+}
+
 /** Everything that the plan page needs to compute every toggle by itself. */
 export interface PlanView {
   readonly id: string;
   readonly version: number;
   readonly decisions: Decisions;
-  readonly source: Snapshot;
+  /** In their order of precedence; mostly one. */
+  readonly sources: readonly PlanSourceView[];
   readonly shell: Snapshot;
-  readonly findings: readonly Finding[];
-  readonly lineage: readonly LineageEntry[];
-  readonly suggestion: PolicySuggestion;
   /** Department of the shell. */
   readonly department: string | null;
   /** The recipe of the institution or department; its locked parts hold whatever is chosen. */
@@ -98,7 +107,6 @@ export interface PlanView {
   readonly right: Right;
   readonly now: string;
   readonly thingsPerSecond: number;
-  readonly learnersInSource: LearnerCounts;
   /** What stands in the shell already, and what the roster changed about it. */
   readonly standing: ShellStanding;
   readonly notices: readonly RosterNotice[];
@@ -152,5 +160,10 @@ export interface PairView extends ShellStanding {
   /** Earlier runs of the course that the person may not use, with why; their owners can be asked. */
   readonly askable: readonly { readonly course: CourseSummary; readonly why: string }[];
   /** Plans into this shell, or from this course, in their order. */
-  readonly plans: readonly { readonly id: string; readonly sourceId: string; readonly destinationId: string }[];
+  readonly plans: readonly {
+    readonly id: string;
+    /** In their order of precedence. */
+    readonly sourceIds: readonly string[];
+    readonly destinationId: string;
+  }[];
 }

@@ -3,11 +3,6 @@ import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { Mark } from '../schemas/course.js';
 import type { Finding } from './finding.js';
 
-/** A thing of a source with precedence that goes before one of this source. */
-export interface OverlapOf {
-  readonly item: string;
-}
-
 /** Ends of a rule, by their places; -1 for one that is not there. */
 export interface RuleEnds {
   readonly at: number;
@@ -34,16 +29,11 @@ export interface ChoiceIndex {
   readonly rules: readonly RuleEnds[];
   /** Of a double that findings leave: the place of the one that stays; -1 of everything else. */
   readonly standIn: Int32Array;
-  readonly overlaps: readonly (OverlapOf | undefined)[];
 }
 
 const NONE = new Int32Array(0);
 
-export function indexChoices(
-  source: Snapshot,
-  findings: readonly Finding[],
-  overlaps?: ReadonlyMap<string, OverlapOf>,
-): ChoiceIndex {
+export function indexChoices(source: Snapshot, findings: readonly Finding[]): ChoiceIndex {
   const { items } = source;
   const placeOf = new Map(items.map(({ id }, place) => [id, place]));
   const place = (id: string | undefined): number => (id === undefined ? -1 : (placeOf.get(id) ?? -1));
@@ -76,7 +66,6 @@ export function indexChoices(
     gradedIn: items.map((item) => targets(item, (type) => type === 'gradedIn')),
     rules: items.flatMap((item, at) => (item.kind === 'rule' ? [endsOf(item, at, place)] : [])),
     standIn,
-    overlaps: Array.from(items, ({ id }) => overlaps?.get(id)),
   };
 }
 

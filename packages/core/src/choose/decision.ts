@@ -10,7 +10,6 @@ export interface Why {
     | 'mark'
     | 'finding'
     | 'standsThere'
-    | 'overlap'
     | 'neededBy'
     | 'parentOf'
     | 'ends'

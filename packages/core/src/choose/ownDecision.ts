@@ -36,14 +36,12 @@ export function ownDecisions(
   choices: Choices,
   isMet: (at: number) => boolean,
 ): (at: number) => Decision {
-  const { source, overlaps, marks, findings: found } = index;
+  const { source, marks, findings: found } = index;
   const byUnit = unitDecisions(index, choices);
   const byFinding = findingDecisions(choices);
   const byItem = byPlace(index, choices.items);
   const { findings: turned, onlyLacking } = choices;
   return (at) => {
-    const overlap = overlaps[at];
-    if (overlap !== undefined) return decided(false, { reason: 'overlap', item: overlap.item });
     const own = byItem.get(at);
     if (own !== undefined) return SHARED.item[own];
     const mark = marks[at];

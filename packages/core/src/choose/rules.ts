@@ -46,5 +46,4 @@ export function settleRules(
 }
 
 const isLeftByItself = ({ bring, why: [first] }: Decision): boolean =>
-  !bring &&
-  (first?.reason === 'item' || first?.reason === 'mark' || first?.reason === 'overlap' || first?.finding === 'double');
+  !bring && (first?.reason === 'item' || first?.reason === 'mark' || first?.finding === 'double');

@@ -1,5 +1,7 @@
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { titleKey } from '../course/title.js';
+import type { Joined } from './joinSources.js';
+import { originKey } from './overlaps.js';
 import { givesWay } from './stock.js';
 
 /** What an earlier run left: which item of the shell came from which item of which course, and what both said then. */
@@ -26,21 +28,39 @@ export interface Matches {
 }
 
 /**
- * Matches the items of a source against a shell: lineage first, then content, then kind and title.
+ * Matches the items of a source against a shell: lineage first, then content, then kind and title. What came earlier
+ * from another source, which has the same thing, counts as brought.
  *
  * @see docs/rules.md, "Matching against the shell"
  */
-export function matchToShell(source: Snapshot, shell: Snapshot, lineage: readonly LineageEntry[]): Matches {
+export function matchToShell(
+  source: Snapshot,
+  shell: Snapshot,
+  lineage: readonly LineageEntry[],
+  joined?: Joined,
+): Matches {
   const standing = new Map(shell.items.map((item) => [item.id, item]));
+  const courses = new Set((joined?.sources ?? [source]).map(({ course }) => course.id));
   const entries = new Map(
-    lineage.filter(({ sourceCourse }) => sourceCourse === source.course.id).map((entry) => [entry.sourceItem, entry]),
+    lineage
+      .filter(({ sourceCourse }) => courses.has(sourceCourse))
+      .map((entry) => [originKey(entry.sourceCourse, entry.sourceItem), entry]),
   );
+  const entryOf = (id: string): LineageEntry | undefined => {
+    const origins =
+      joined === undefined
+        ? [{ course: source.course.id, item: id }]
+        : [joined.origins.get(id)!, ...(joined.others.get(id) ?? [])];
+    const keys = origins.map(({ course, item }) => originKey(course, item));
+    const entry = keys.map((key) => entries.get(key)).find((each) => each !== undefined);
+    for (const key of keys) entries.delete(key);
+    return entry;
+  };
   const byItem = new Map<string, Match>();
   const taken = new Set<string>();
   for (const item of source.items) {
-    const entry = entries.get(item.id);
+    const entry = entryOf(item.id);
     if (entry === undefined) continue;
-    entries.delete(item.id);
     const there = standing.get(entry.item);
     byItem.set(item.id, there === undefined ? { verb: 'keep', to: null } : threeWay(item, there, entry));
     taken.add(entry.item);

@@ -2,49 +2,100 @@ import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { titleKey } from '../course/title.js';
 import type { Choices } from '../schemas/choices.js';
 
-/** The thing of another source that comes in the place of one that stands in both. */
-export interface Overlap {
-  readonly source: string;
+/** A thing of one of the sources of a plan, by the course and the id that it has there. */
+export interface Origin {
+  readonly course: string;
   readonly item: string;
 }
 
-/** By source and item: what goes before it. */
-export type Overlaps = ReadonlyMap<string, ReadonlyMap<string, Overlap>>;
+export const originKey = (course: string, item: string): string => `${course} ${item}`;
+
+/** Things of different sources that are the same thing, in the order of the sources; one of each source at most. */
+export type Overlap = readonly Origin[];
+
+interface Group {
+  readonly members: Origin[];
+}
+
+/** Groups by what their members have in common; each source takes a group once. */
+class Pool {
+  private readonly groups = new Map<string, Group[]>();
+
+  note(key: string, group: Group): void {
+    const known = this.groups.get(key);
+    if (known === undefined) this.groups.set(key, [group]);
+    else if (!known.includes(group)) known.push(group);
+  }
+
+  /** The first group with this in common that has nothing of the course yet. */
+  find(key: string, course: string): Group | undefined {
+    return this.groups.get(key)?.find(({ members }) => members.at(-1)!.course !== course);
+  }
+}
+
+/** A course has its settings once, whatever they are called. */
+const nameKey = (item: SnapshotItem): string => (item.kind === 'courseSettings' ? item.kind : titleKey(item));
 
 /**
- * Things that stand in two sources of one plan, by content or by kind and title. The earlier source goes first, unless
- * a person chose the later one's by itself.
+ * What stands in several sources of one plan: the same by its key, where keys survive copying; by content; by kind and
+ * title. A rule is the same when it has the same title and its ends are the same things.
  *
- * @param sources  in their order of precedence
+ * @param sources      in their order of precedence
+ * @param keysSurvive  whether the same id in two sources is the same thing
  * @see docs/rules.md, "Several sources"
  */
-export function overlapsOf(sources: readonly Snapshot[], { items: chosen = {} }: Choices): Overlaps {
-  const overlaps = new Map<string, Map<string, Overlap>>(sources.map(({ course }) => [course.id, new Map()]));
-  const byHash = new Map<string, Overlap>();
-  const byTitle = new Map<string, Overlap>();
+export function overlapsOf(sources: readonly Snapshot[], keysSurvive: boolean): Overlap[] {
+  const pools = { id: new Pool(), content: new Pool(), name: new Pool(), rule: new Pool() };
+  const groupOf = new Map<string, Group>();
+  const groups: Group[] = [];
   for (const { course, items } of sources) {
-    const own: (readonly [SnapshotItem, Overlap])[] = [];
-    const taken = new Set<Overlap>();
-    for (const item of items) {
-      // A rule goes with what it reads and guards.
-      if (item.kind === 'rule') continue;
-      const standing = [byHash.get(item.contentHash), byTitle.get(titleKey(item))].find(
-        (each) => each !== undefined && !taken.has(each),
-      );
-      const here = { source: course.id, item: item.id };
-      if (standing === undefined) own.push([item, here]);
-      else {
-        taken.add(standing);
-        const prefersThis = chosen[item.id] === 'bring' && chosen[standing.item] !== 'bring';
-        if (prefersThis) overlaps.get(standing.source)!.set(standing.item, here);
-        else overlaps.get(course.id)!.set(item.id, standing);
+    const ends = ({ links = [] }: SnapshotItem): string =>
+      links
+        .map(({ type, to }) => {
+          const [first] = groupOf.get(originKey(course.id, to))?.members ?? [];
+          return `${type} ${first === undefined ? originKey(course.id, to) : originKey(first.course, first.item)}`;
+        })
+        .sort()
+        .join(' ');
+    const isRule = ({ kind }: SnapshotItem): boolean => kind === 'rule';
+    const keys: readonly (readonly [Pool, (item: SnapshotItem) => string | undefined])[] = [
+      [pools.id, ({ id }) => (keysSurvive ? id : undefined)],
+      [pools.content, (item) => (isRule(item) ? undefined : item.contentHash)],
+      [pools.name, (item) => (isRule(item) ? undefined : nameKey(item))],
+      [pools.rule, (item) => (isRule(item) ? `${titleKey(item)} ${ends(item)}` : undefined)],
+    ];
+    for (const [pool, keyOf] of keys)
+      for (const item of items) {
+        const at = originKey(course.id, item.id);
+        const key = groupOf.has(at) ? undefined : keyOf(item);
+        const group = key === undefined ? undefined : pool.find(key, course.id);
+        if (group === undefined) continue;
+        group.members.push({ course: course.id, item: item.id });
+        groupOf.set(at, group);
       }
+    for (const item of items) {
+      const at = originKey(course.id, item.id);
+      if (groupOf.has(at)) continue;
+      const group = { members: [{ course: course.id, item: item.id }] };
+      groupOf.set(at, group);
+      groups.push(group);
     }
     // Only what stood in an earlier source can overlap; equal things within one course are its own affair.
-    for (const [item, here] of own) {
-      byHash.set(item.contentHash, byHash.get(item.contentHash) ?? here);
-      byTitle.set(titleKey(item), byTitle.get(titleKey(item)) ?? here);
-    }
+    for (const item of items)
+      for (const [pool, keyOf] of keys) {
+        const key = keyOf(item);
+        if (key !== undefined) pool.note(key, groupOf.get(originKey(course.id, item.id))!);
+      }
   }
-  return overlaps;
+  return groups.map(({ members }) => members).filter(({ length }) => length > 1);
+}
+
+/** Of things that are the same, the one that comes: from the course that a person named, else one chosen by itself, else the first. */
+export function firstOf(overlap: Overlap, { sources = {}, items = {} }: Pick<Choices, 'sources' | 'items'>): Origin {
+  const named = overlap.flatMap(({ item }) => sources[item] ?? []);
+  const byName = overlap.find(({ course }) => named.includes(course));
+  if (byName !== undefined) return byName;
+  const [first] = overlap;
+  if (items[first!.item] === 'bring') return first!;
+  return overlap.find(({ item }) => items[item] === 'bring') ?? first!;
 }

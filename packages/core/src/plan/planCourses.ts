@@ -3,91 +3,74 @@ import { contentHash } from '../course/contentHash.js';
 import { snapshotOf } from '../course/snapshot.js';
 import { mapTexts } from '../course/texts.js';
 import { fail, succeed, type Result } from '../problem.js';
-import type { Answer, Decisions } from '../schemas/choices.js';
+import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Course, Item } from '../schemas/course.js';
 import type { Planned, PlanJob } from '../schemas/planJob.js';
+import type { Policy } from '../schemas/retimeJob.js';
 import { readdressed } from '../words/addresses.js';
+import { joinSources, type JoinedGround, type SourceGround } from './joinSources.js';
 import { isWritten, type PlanLine, type Verb } from './line.js';
-import { looseEndsOf } from './looseEnds.js';
 import type { LineageEntry } from './match.js';
-import { overlapsOf, type Overlaps } from './overlaps.js';
-import { indexPlan, previewOn, type PlanGround, type Preview } from './preview.js';
+import { originKey, type Origin } from './overlaps.js';
+import { previewPlan, type Preview } from './preview.js';
+import { reviewPlan } from './review.js';
 import { suggestPlanPolicy } from './suggestPlanPolicy.js';
 import { shellWithoutBrought } from './stock.js';
 
-/** One source laid on what the sources before it made of the shell. */
-interface Layer {
-  readonly ground: PlanGround;
+/** What the lines, texts and histories of a plan are read from. */
+interface Worked {
+  readonly job: PlanJob;
+  readonly ground: JoinedGround;
   readonly preview: Preview;
 }
 
 /**
- * Works out the plan of one or several whole courses, with what `yarin plan` prints. The sources are laid on the shell
- * one after the other; what stands in two of them comes once. Pure; the same job gives the same answer.
+ * Works out the plan of one or several whole courses, with what `yarin plan` prints. Several are planned as one; what
+ * stands in two of them comes once. Pure; the same job gives the same answer.
  *
  * @param job  one that `planJobProblems` found sound
  * @see docs/rules.md, "The plan"
  */
 export function planCourses(job: PlanJob): Result<Planned> {
-  const decisions: Decisions = {
-    choices: job.choices ?? {},
-    byHand: job.byHand ?? {},
-    settled: {},
-    ...(job.answers === undefined ? {} : { answers: job.answers }),
-  };
-  const snapshots = job.sources.map(snapshotOf);
-  const overlaps = overlapsOf(snapshots, decisions.choices);
-  const landedFrom = new Map<string, string>();
-  const layers: Layer[] = [];
-  const noted: LineageEntry[] = [];
-  let standing = job.destination;
-  let policy = job.policy;
-  for (const [index, course] of job.sources.entries()) {
-    const source = snapshots[index]!;
-    const shell = snapshotOf(standing);
-    const lineage = [...(job.history ?? []), ...noted];
-    const findings = findFindings(course, shellWithoutBrought(standing, lineage), knowledgeOf(job));
-    const mine = overlaps.get(course.course.id)!;
-    const ground: PlanGround = {
-      source,
-      shell,
-      findings,
-      lineage,
-      overlaps: new Map(
-        [...mine].map(([item, other]) => [
-          item,
-          { item: other.item, to: landedFrom.get(`${other.source} ${other.item}`) ?? null },
-        ]),
-      ),
-    };
-    if (policy === undefined) {
-      const suggestion = suggestPlanPolicy(source, shell, findings);
-      if (!suggestion.ok) return fail(suggestion.problems.map((each) => placed(each, index)));
-      policy = suggestion.value.proposed.policy;
-    }
-    const preview = previewOn(indexPlan(ground), {
-      decisions,
-      policy,
-      ...(job.now === undefined ? {} : { now: job.now }),
-    });
-    if (!preview.ok) return fail(preview.problems.map((each) => placed(each, index)));
-    for (const { item, to } of preview.value.lines)
-      if (item !== null && to !== null) landedFrom.set(`${course.course.id} ${item}`, to);
-    standing = courseOf(preview.value, course, standing, decisions.answers);
-    noted.push(...notedBy(ground, preview.value));
-    layers.push({ ground, preview: preview.value });
+  const { history = [], destination } = job;
+  const shell = snapshotOf(destination);
+  const shellItself = shellWithoutBrought(destination, history);
+  const grounds = job.sources.map((course): SourceGround => ({
+    source: snapshotOf(course),
+    findings: findFindings(course, shellItself, knowledgeOf(job)),
+    lineage: history.filter(({ sourceCourse }) => sourceCourse === course.course.id),
+  }));
+  const policies: Record<string, Policy> = {};
+  for (const [index, { source, findings }] of grounds.entries()) {
+    const { id } = source.course;
+    const given = job.policies?.[id] ?? job.policy;
+    const suggestion = given === undefined ? suggestPlanPolicy(source, shell, findings) : undefined;
+    if (suggestion?.ok === false) return fail(suggestion.problems.map((each) => placed(each, index)));
+    policies[id] = given ?? suggestion!.value.proposed.policy;
   }
-  standing = withOthersIn(standing, overlaps, landedFrom);
+  const ground = joinSources(grounds, job.choices ?? {}, false);
+  const input = {
+    ...ground,
+    shell,
+    decisions: decisionsOf(job, ground),
+    policy: policies[job.sources[0]!.course.id]!,
+    policies,
+    ...(job.now === undefined ? {} : { now: job.now }),
+  };
+  const preview = previewPlan(input);
+  if (!preview.ok) return fail(preview.problems.map((each) => placed(each, 0)));
+  const worked = { job, ground, preview: preview.value };
+  const course = courseOf(worked);
   return succeed({
-    lines: linesOf(layers, job.destination),
-    findings: layers.flatMap(({ ground }) =>
-      ground.findings.map((finding) => ({ source: ground.source.course.id, ...finding })),
+    lines: linesOf(worked),
+    findings: grounds.flatMap(({ source, findings }) =>
+      findings.map((finding) => ({ source: source.course.id, ...finding })),
     ),
-    counts: countsOf(layers),
-    looseEnds: endsOf(layers, standing),
-    policy: policy ?? {},
-    course: standing,
-    history: historyAfter(job.history ?? [], noted, standing),
+    counts: countsOf(worked),
+    looseEnds: reviewPlan(input, preview.value).looseEnds.map((end) => ({ ...end, items: [...end.items] })),
+    policies,
+    course,
+    history: historyAfter(history, notedBy(worked), course),
   });
 }
 
@@ -96,22 +79,59 @@ const knowledgeOf = ({ sources, destination, meetingHosts }: PlanJob): Parameter
   return { isCourse: (id) => known.has(id), ...(meetingHosts === undefined ? {} : { meetingHosts }) };
 };
 
-/** A problem of the dates, at its place in a plan job. */
+/** A problem of the dates of the only source, at its place in a plan job. */
 const placed = <Each extends { readonly where: string }>(problem: Each, index: number): Each => ({
   ...problem,
   where: problem.where.replace(/^\/source(?=\/|$)/, `/sources/${index}`),
 });
 
+/** Where a thing of the joined source is from. */
+const originOf = ({ source, joined }: JoinedGround, id: string): Origin =>
+  joined?.origins.get(id) ?? { course: source.course.id, item: id };
+
+/** The id in the joined source of a thing of one of the sources. */
+const joinedId = ({ joined }: JoinedGround, course: string, item: string): string =>
+  joined?.ids.get(originKey(course, item)) ?? item;
+
+/** What was decided, by the ids that things have when the sources are joined: an id that two sources have is of both. */
+function decisionsOf({ sources, choices = {}, byHand = {}, answers }: PlanJob, ground: JoinedGround): Decisions {
+  const byJoinedId = <Value>(record: Readonly<Record<string, Value>>): Record<string, Value> =>
+    Object.fromEntries(
+      Object.entries(record).flatMap(([id, value]) =>
+        sources.flatMap(({ course }) => {
+          const joined = joinedId(ground, course.id, id);
+          const origin = originOf(ground, joined);
+          // What is chosen of something that stays behind for another says nothing of that other.
+          return origin.course === course.id && origin.item === id ? [[joined, value] as const] : [];
+        }),
+      ),
+    );
+  const { items, units, places, sections, equivalents, letOpen, landings } = choices;
+  const byId = Object.entries({ items, units, places, sections, equivalents, letOpen }).flatMap(([name, record]) =>
+    record === undefined ? [] : [[name, byJoinedId<unknown>(record)] as const],
+  );
+  return {
+    choices: {
+      ...choices,
+      ...(Object.fromEntries(byId) as Choices),
+      ...(landings?.items === undefined ? {} : { landings: { ...landings, items: byJoinedId(landings.items) } }),
+    },
+    byHand,
+    settled: {},
+    ...(answers === undefined ? {} : { answers: byJoinedId(answers) }),
+  };
+}
+
 /** The new course as it will stand, with its texts. */
-function courseOf(preview: Preview, source: Course, shell: Course, answers: Decisions['answers']): Course {
-  const fromSource = new Map(source.items.map((item) => [item.id, item]));
+function courseOf({ job: { sources, destination: shell, answers }, ground, preview }: Worked): Course {
+  const fromSources = new Map(
+    sources.flatMap(({ course, items }) => items.map((item) => [originKey(course.id, item.id), item] as const)),
+  );
   const fromShell = new Map(shell.items.map((item) => [item.id, item]));
   const headings = new Set(preview.lines.filter(({ headingOnly }) => headingOnly).map(({ to }) => to));
   const toId = new Map(
     preview.lines.flatMap(({ item, to }) => (item === null || to === null ? [] : [[item, to] as const])),
   );
-  const rewritten = (text: string): string =>
-    readdressed(text, source.course.id, shell.course.id, (id) => toId.get(id));
   const items = preview.items.map((landed): Item => {
     if (!landed.isWritten) return fromShell.get(landed.id)!;
     const {
@@ -124,8 +144,11 @@ function courseOf(preview: Preview, source: Course, shell: Course, answers: Deci
       version: _version,
       ...item
     } = landed;
-    const origin = fromSource.get(from!)!;
-    const answer = landed.verb === 'ask' ? answers?.[from!] : undefined;
+    const { course, item: id } = originOf(ground, from!);
+    const origin = fromSources.get(originKey(course, id))!;
+    const rewritten = (text: string): string =>
+      readdressed(text, course, shell.course.id, (key) => toId.get(joinedId(ground, course, key)));
+    const answer = landed.verb === 'ask' ? answers?.[id] : undefined;
     const body =
       landed.verb === 'ask'
         ? answeredText(answer?.body, origin.body, fromShell.get(landed.id)?.body)
@@ -139,32 +162,6 @@ function courseOf(preview: Preview, source: Course, shell: Course, answers: Deci
   return { ...shell, items };
 }
 
-/**
- * What a person preferred from a later source lands after those that lead to the earlier one's: their links and
- * addresses are turned to it at the end.
- */
-function withOthersIn(course: Course, overlaps: Overlaps, landedFrom: ReadonlyMap<string, string>): Course {
-  const there = new Set(course.items.map(({ id }) => id));
-  const instead = new Map<string, string>();
-  for (const [, ofSource] of overlaps)
-    for (const [item, other] of ofSource) {
-      const to = landedFrom.get(`${other.source} ${other.item}`);
-      if (to !== undefined && !there.has(item)) instead.set(item, to);
-    }
-  if (instead.size === 0) return course;
-  const turned = (text: string): string =>
-    readdressed(text, course.course.id, course.course.id, (id) => instead.get(id));
-  const items = course.items.map((item): Item => ({
-    ...item,
-    ...(item.body === undefined ? {} : { body: turned(item.body) }),
-    ...(item.details === undefined ? {} : { details: mapTexts(item.details, turned) }),
-    ...(item.links === undefined
-      ? {}
-      : { links: item.links.map((link) => ({ ...link, to: instead.get(link.to) ?? link.to })) }),
-  }));
-  return { ...course, items };
-}
-
 const answeredText = (
   side: Answer['body'],
   fromSource: string | undefined,
@@ -174,9 +171,9 @@ const answeredText = (
 const withoutGaps = (item: { readonly [Key in keyof Item]: Item[Key] | undefined }): Item =>
   Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined)) as Item;
 
-/** What a run would note of a source: everything that it writes or finds to be the same, and what both sides say. */
-function notedBy({ source }: PlanGround, { lines, items }: Preview): LineageEntry[] {
-  const sources = new Map(source.items.map((item) => [item.id, item]));
+/** What a run would note: everything that it writes or finds to be the same, and what both sides say. */
+function notedBy({ ground, preview: { lines, items } }: Worked): LineageEntry[] {
+  const sources = new Map(ground.source.items.map((item) => [item.id, item]));
   const landed = new Map(items.map((item) => [item.id, item]));
   return lines.flatMap((line): LineageEntry[] => {
     const isNoted = isWritten(line) || line.verb === 'same' || line.answered === 'kept';
@@ -186,14 +183,15 @@ function notedBy({ source }: PlanGround, { lines, items }: Preview): LineageEntr
     // A heading or a place holds less than its source: what is missing counts as a change that is still to come.
     const isPart = line.headingOnly === true || line.place === true;
     const sourceHash = isPart ? landedHash : sources.get(line.item)!.contentHash;
-    return [{ item: line.to, sourceCourse: source.course.id, sourceItem: line.item, sourceHash, landedHash }];
+    const { course, item: sourceItem } = originOf(ground, line.item);
+    return [{ item: line.to, sourceCourse: course, sourceItem, sourceHash, landedHash }];
   });
 }
 
 /** The history for the next call. What landed is known by what it says in the end, with its addresses turned. */
 function historyAfter(before: readonly LineageEntry[], noted: readonly LineageEntry[], course: Course): LineageEntry[] {
   const hashes = new Map(snapshotOf(course).items.map((item) => [item.id, item.contentHash]));
-  const keyOf = ({ sourceCourse, sourceItem }: LineageEntry): string => `${sourceCourse} ${sourceItem}`;
+  const keyOf = ({ sourceCourse, sourceItem }: LineageEntry): string => originKey(sourceCourse, sourceItem);
   const renewed = new Set(noted.map(keyOf));
   return [
     ...before.filter((entry) => !renewed.has(keyOf(entry))),
@@ -201,48 +199,55 @@ function historyAfter(before: readonly LineageEntry[], noted: readonly LineageEn
   ];
 }
 
-/** Every source's lines in their order, then what only the shell has. */
-function linesOf(layers: readonly Layer[], destination: Course): Planned['lines'] {
-  const printed = ({ source, item, to, ...line }: PlanLine): Planned['lines'][number] => ({
-    source,
-    item: item!,
+type PrintedLine = Planned['lines'][number];
+
+/** Every source's lines in their order, then what left the sources, then what only the shell has. */
+function linesOf({ job, ground, preview: { lines } }: Worked): Planned['lines'] {
+  const printed = ({ item, to, why, ...line }: PlanLine, printedItem: string): PrintedLine => ({
     ...line,
-    why: [...line.why],
+    item: printedItem,
+    why: why.map((each) => (each.item === undefined ? each : { ...each, item: originOf(ground, each.item).item })),
     ...(to === null ? {} : { to }),
   });
-  const { course: shell, items } = destination;
-  const own = new Set(items.map(({ id }) => id));
-  const here = layers.at(-1)!.preview.lines.filter(({ item, to }) => item === null && own.has(to!));
-  const answered = new Set(
-    layers.flatMap(({ preview }) => preview.lines.flatMap(({ item, to }) => (item === null ? [] : to))),
+  const ofSource = new Map(
+    lines.flatMap((line) => (line.verb === 'gone' || line.item === null ? [] : [[line.item, line]])),
   );
+  const ofItem = (course: string, id: string): PrintedLine => {
+    const joined = joinedId(ground, course, id);
+    const line = ofSource.get(joined)!;
+    const origin = originOf(ground, joined);
+    if (origin.course === course && origin.item === id) return printed(line, id);
+    return {
+      source: course,
+      item: id,
+      verb: 'leave',
+      why: [{ reason: 'overlap', item: origin.item }],
+      ...(line.to === null ? {} : { to: line.to }),
+    };
+  };
   return [
-    ...layers.flatMap(({ preview }) => preview.lines.filter(({ item }) => item !== null).map(printed)),
-    ...here.filter(({ to }) => !answered.has(to)).map((line) => printed({ ...line, source: shell.id, item: line.to })),
+    ...job.sources.flatMap(({ course, items }) => items.map(({ id }) => ofItem(course.id, id))),
+    ...lines.filter(({ verb }) => verb === 'gone').map((line) => printed(line, line.item!)),
+    ...lines
+      .filter(({ verb }) => verb === 'here')
+      .map((line) => printed({ ...line, source: job.destination.course.id }, line.to!)),
   ];
 }
 
 const COUNTED: readonly Verb[] = ['join', 'same', 'update', 'keep', 'ask'];
 
-/** What each preview counted, summed over the sources. */
-function countsOf(layers: readonly Layer[]): Planned['counts'] {
+/** What the preview counted; what stays behind for the same thing of another source is left. */
+function countsOf({ ground, preview }: Worked): Planned['counts'] {
   const counts: Record<string, Record<string, number>> = {};
-  for (const { preview } of layers)
-    for (const [kind, { source, bring, leave, verbs }] of Object.entries(preview.counts)) {
-      const count = (counts[kind] ??= { source: 0, bring: 0, leave: 0 });
-      const more = Object.entries(verbs).filter(([verb]) => COUNTED.includes(verb as Verb));
-      for (const [name, many] of Object.entries({ source, bring, leave, ...Object.fromEntries(more) }))
-        count[name] = (count[name] ?? 0) + many;
-    }
+  for (const [kind, { source, bring, leave, verbs }] of Object.entries(preview.counts)) {
+    const many = Object.entries(verbs).filter(([verb]) => COUNTED.includes(verb as Verb));
+    counts[kind] = { source, bring, leave, ...Object.fromEntries(many) };
+  }
+  const kindOf = new Map(ground.source.items.map(({ id, kind }) => [id, kind]));
+  for (const [id, others] of ground.joined?.others ?? []) {
+    const count = counts[kindOf.get(id)!]!;
+    count.source! += others.length;
+    count.leave! += others.length;
+  }
   return counts as Planned['counts'];
-}
-
-function endsOf(layers: readonly Layer[], course: Course): Planned['looseEnds'] {
-  const behind = layers.map(({ ground, preview: { lines, broken } }) => ({
-    source: ground.source,
-    findings: ground.findings,
-    lines,
-    broken,
-  }));
-  return looseEndsOf(snapshotOf(course), behind).map((end) => ({ ...end, items: [...end.items] }));
 }

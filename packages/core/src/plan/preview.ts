@@ -8,10 +8,11 @@ import { withLocks, type StandingRecipe } from '../choose/recipes.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { DoubtfulMoment } from '../retime/causes.js';
-import { retime, type Retimed } from '../retime/retime.js';
+import { retime } from '../retime/retime.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
 import { countByKind, type KindCounts } from './counts.js';
+import type { Joined } from './joinSources.js';
 import { landedItems, orderOf, type PreviewItem } from './landing.js';
 import { isWritten, type PlanLine } from './line.js';
 import { matchToShell, type LineageEntry, type Match, type Matches } from './match.js';
@@ -24,8 +25,8 @@ export interface PlanGround {
   readonly lineage: readonly LineageEntry[];
   /** The recipe of the institution or department, whose locked parts hold whatever is chosen. */
   readonly standingRecipe?: StandingRecipe | undefined;
-  /** Of several sources: things that a source with precedence has too, with what that one is in the new course. */
-  readonly overlaps?: ReadonlyMap<string, { readonly item: string; readonly to: string | null }>;
+  /** When `source` is several sources joined: where each thing is from. */
+  readonly joined?: Joined;
 }
 
 /** What was decided on it. */
@@ -33,6 +34,8 @@ export interface PlanDecided {
   readonly decisions: Decisions;
   /** The policy in force: the person's, else the proposed one. */
   readonly policy: Policy;
+  /** Of several sources: those of the others than the first, by the id of the course. */
+  readonly policies?: Readonly<Record<string, Policy>> | undefined;
   /** Wall-clock moment in the destination's zone; dates before it are flagged. */
   readonly now?: string;
 }
@@ -72,20 +75,15 @@ export interface PlanIndex {
 }
 
 export function indexPlan(ground: PlanGround): PlanIndex {
-  const { source, shell, findings, lineage, overlaps } = ground;
-  const matches = matchToShell(source, shell, lineage);
+  const { source, shell, findings, lineage, joined } = ground;
+  const matches = matchToShell(source, shell, lineage, joined);
   const matchAt = source.items.map(({ id }) => matches.byItem.get(id)!);
   return {
     ground,
-    choice: indexChoices(source, findings, overlaps),
+    choice: indexChoices(source, findings),
     matches,
     matchAt,
-    metAt: source.items.map(({ id }, at) => {
-      const overlap = overlaps?.get(id);
-      if (overlap !== undefined) return overlap.to;
-      const match = matchAt[at]!;
-      return match.verb === 'add' ? null : match.to;
-    }),
+    metAt: matchAt.map((match) => (match.verb === 'add' ? null : match.to)),
     standing: new Map(shell.items.map((item) => [item.id, item])),
     inOrder: orderOf(source.items),
   };
@@ -136,9 +134,7 @@ function chosenLines(index: PlanIndex, decisions: Decisions): Chosen {
   const { source } = index.ground;
   const chosen = chooseInPlan(index, decisions.choices);
   const met = metBy(index, decisions.choices);
-  const lines = source.items.map(({ id }, at) =>
-    lineOf(index, at, chosen, decisions, met(at), index.standing.has(id) ? `${source.course.id}:${id}` : id),
-  );
+  const lines = source.items.map((_, at) => lineOf(index, at, chosen, decisions, met(at)));
   return { chosen, met, lines };
 }
 
@@ -150,17 +146,17 @@ export function planChosen(index: PlanIndex, decided: Decisions): PlanChosen {
 
 function summed(index: PlanIndex, { chosen, met, lines }: Chosen, decisions: Decisions): PlanChosen {
   const { source, shell } = index.ground;
-  const answered = new Set(lines.map(({ to }) => to));
-  const here = shell.items
-    .filter(({ id }) => !answered.has(id))
-    .map(({ id }): PlanLine => ({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
-  const gone = index.matches.gone.map(({ sourceItem, item }): PlanLine => ({
-    source: source.course.id,
+  const gone = index.matches.gone.map(({ sourceCourse, sourceItem, item }): PlanLine => ({
+    source: sourceCourse,
     item: sourceItem,
     verb: 'gone',
     why: [],
     to: item,
   }));
+  const answered = new Set([...lines, ...gone].map(({ to }) => to));
+  const here = shell.items
+    .filter(({ id }) => !answered.has(id))
+    .map(({ id }): PlanLine => ({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
   return {
     lines: [...lines, ...gone, ...here],
     counts: countByKind(source.items, lines),
@@ -170,48 +166,41 @@ function summed(index: PlanIndex, { chosen, met, lines }: Chosen, decisions: Dec
 }
 
 /** The same on sides that are indexed already. */
-export function previewOn(index: PlanIndex, { decisions: decided, policy, now }: PlanDecided): Result<Preview> {
-  const { source, shell } = index.ground;
-  const decisions = inForce(index, decided);
+export function previewOn(index: PlanIndex, decided: PlanDecided): Result<Preview> {
+  const decisions = inForce(index, decided.decisions);
   const made = chosenLines(index, decisions);
   const { lines } = made;
-  const comes = (at: number): boolean => bringsDates(lines[at]!, decisions);
-  const job = retimeJobOf(source, shell, comes, { policy, byHand: decisions.byHand, now });
-  const retimed = retime(job);
-  if (!retimed.ok) return fail(retimed.problems);
-
+  const dates = datesOf(index, (at) => bringsDates(lines[at]!, decisions), { ...decided, decisions });
+  if (!dates.ok) return dates;
   return succeed({
     ...summed(index, made, decisions),
-    items: landedItems({ ...made, index, retimed: retimed.value, decisions }),
-    dates: datesOf(index, job.moments, retimed.value),
+    items: landedItems({ ...made, index, retimed: dates.value, decisions }),
+    dates: dates.value,
   });
 }
 
 const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>
   isWritten(line) && (line.verb !== 'ask' || answers?.[line.item!]?.dates === 'source');
 
-/**
- * @param there  what the shell has in its place
- * @param newId  the id that the item has in the shell when it is new there
- */
+/** @param there  what the shell has in its place */
 function lineOf(
-  { ground, matchAt }: PlanIndex,
+  { ground, matchAt, standing }: PlanIndex,
   at: number,
   chosen: ChoiceDecisions,
   { answers: decided }: Decisions,
   there: string | null,
-  newId: string,
 ): PlanLine {
   const decision = chosen.list[at]!;
   const { bring, place, met, standIn } = decision;
   const match = matchAt[at]!;
   const isNew = match.verb === 'add';
-  const source = ground.source.course.id;
   const item = ground.source.items[at]!.id;
+  const source = courseOfOrigin(ground, item);
+  const newId = standing.has(item) ? `${source}:${item}` : item;
   const why = chainOf(chosen, decision);
   if (!bring) {
     if (place && isNew) return { source, item, verb: 'leave', why, to: newId, place: true };
-    const answers = standIn === undefined && (met || place || why[0]?.reason === 'overlap');
+    const answers = standIn === undefined && (met || place);
     return { source, item, verb: 'leave', why, to: answers ? there : null };
   }
   const to = isNew ? newId : match.to;
@@ -277,14 +266,38 @@ function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>)
 export const isGraded = ({ points, links }: SnapshotItem): boolean =>
   (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
 
+/** The course that a thing is from. */
+export const courseOfOrigin = ({ source, joined }: Pick<PlanGround, 'source' | 'joined'>, item: string): string =>
+  joined?.origins.get(item)?.course ?? source.course.id;
+
+/**
+ * The dates of what comes, each moved from the calendar of the course that it is from, in the order of the items.
+ *
+ * @param comes  by the place of an item in the source
+ */
 function datesOf(
   { ground, choice }: PlanIndex,
-  moments: readonly RetimeMoment[],
-  retimed: readonly Retimed[],
-): PreviewDate[] {
-  return retimed.map(({ id, role, from, to, rule, steps, flags }, index) => {
-    const { item, graded } = moments[index]!;
-    const { kind, title } = ground.source.items[choice.placeOf.get(item!)!]!;
-    return { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
-  });
+  comes: (at: number) => boolean,
+  { decisions: { byHand }, policy, policies = {}, now }: PlanDecided,
+): Result<PreviewDate[]> {
+  const { source, shell, joined } = ground;
+  const dates: PreviewDate[] = [];
+  for (const { course, calendar, meetings } of joined?.sources ?? [source]) {
+    const isOf = (at: number): boolean =>
+      joined === undefined || courseOfOrigin(ground, source.items[at]!.id) === course.id;
+    const job = retimeJobOf({ ...source, calendar, meetings }, shell, (at) => isOf(at) && comes(at), {
+      policy: policies[course.id] ?? policy,
+      byHand,
+      now,
+    });
+    const retimed = retime(job);
+    if (!retimed.ok) return fail(retimed.problems);
+    retimed.value.forEach(({ id, role, from, to, rule, steps, flags }, index) => {
+      const { item, graded } = job.moments[index]!;
+      const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
+      dates.push({ id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true });
+    });
+  }
+  const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;
+  return succeed(joined === undefined ? dates : dates.sort((a, b) => placeOf(a) - placeOf(b)));
 }

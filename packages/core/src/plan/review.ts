@@ -1,6 +1,6 @@
 import { doubtCauses, type DoubtCause } from '../retime/causes.js';
 import { looseEndsOf, type LooseEnd } from './looseEnds.js';
-import type { PlanInput, Preview } from './preview.js';
+import { courseOfOrigin, type PlanInput, type Preview } from './preview.js';
 
 /** What a person should look at before or after a run; nothing of it holds the run up. */
 export interface Review {
@@ -10,12 +10,19 @@ export interface Review {
 
 /** Gathers the doubts of a preview by cause, and what would be left over after it. */
 export function reviewPlan(
-  { source, shell, findings, decisions, policy }: PlanInput,
+  { source, joined, shell, findings, decisions, policy, policies = {} }: PlanInput,
   { dates, items, lines, broken }: Preview,
 ): Review {
-  const terms = { old: source.calendar, new: shell.calendar, weekdays: policy.weekdays ?? {} };
+  const parts = (joined?.sources ?? [source]).map(({ course, calendar }) => ({
+    old: calendar,
+    new: shell.calendar,
+    weekdays: (policies[course.id] ?? policy).weekdays ?? {},
+    moments:
+      joined === undefined ? dates : dates.filter(({ item }) => courseOfOrigin({ source, joined }, item) === course.id),
+    ...(joined === undefined ? {} : { course: course.id }),
+  }));
   return {
-    causes: doubtCauses(dates, terms, decisions.settled),
+    causes: doubtCauses(parts, decisions.settled),
     looseEnds: looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
   };
 }

@@ -26,6 +26,18 @@ export interface DoubtCause {
   readonly detail: string;
   readonly moments: readonly DoubtfulMoment[];
   readonly settlements: readonly Settlement[];
+  /** Of several sources: the course whose dates these are, where the old term tells the causes apart. */
+  readonly course?: string;
+}
+
+/** Doubts that come from the old term: those of two old terms have two causes. */
+const FROM_OLD_TERM: readonly Flag[] = ['wasInBreak', 'orderChanged', 'otherTerm', 'noSuchWeek'];
+
+/** Moments of one old term, and the terms between which they move. */
+export interface TermMoments extends CauseTerms {
+  readonly moments: readonly DoubtfulMoment[];
+  /** Of several old terms: the course whose it is. */
+  readonly course?: string;
 }
 
 export interface CauseTerms {
@@ -41,24 +53,32 @@ export const settledAs = ({ to, flags }: Pick<Retimed, 'to' | 'flags'>): string 
 
 /**
  * Gathers doubts by cause: the same flags, and the same closure, break or missing week, or the same kinds and weekdays.
+ * What the new term alone causes is one cause for the dates of all old terms.
  *
+ * @param parts    the dates of each old term
  * @param settled  by moment id, what `settledAs` said when the person called it fine
  * @see docs/rules.md, "Doubts and their causes"
  */
 export function doubtCauses(
-  moments: readonly DoubtfulMoment[],
-  terms: CauseTerms,
+  parts: readonly TermMoments[],
   settled: Readonly<Record<string, string>> = {},
 ): readonly DoubtCause[] {
-  const groups = new Map<string, DoubtfulMoment[]>();
-  for (const moment of moments) {
-    if (!isDoubtful(moment.flags) || settled[moment.id] === settledAs(moment)) continue;
-    const key = `${doubtFlags(moment.flags).join('+')}|${detailKey(moment, moments, terms)}`;
-    const group = groups.get(key);
-    if (group === undefined) groups.set(key, [moment]);
-    else group.push(moment);
-  }
-  return [...groups].map(([key, group]) => describe(key, group, terms));
+  const groups = new Map<string, { readonly part: TermMoments; readonly moments: DoubtfulMoment[] }>();
+  for (const part of parts)
+    for (const moment of part.moments) {
+      if (!isDoubtful(moment.flags) || settled[moment.id] === settledAs(moment)) continue;
+      const flags = doubtFlags(moment.flags);
+      const ofTerm = part.course !== undefined && FROM_OLD_TERM.includes(flags[0]!) ? ` of ${part.course}` : '';
+      const key = `${flags.join('+')}|${detailKey(moment, part.moments, part)}${ofTerm}`;
+      const group = groups.get(key);
+      if (group === undefined) groups.set(key, { part, moments: [moment] });
+      else group.moments.push(moment);
+    }
+  return [...groups].map(([key, { part, moments }]) => {
+    const cause = describe(key, moments, part);
+    const isOfTerm = part.course !== undefined && FROM_OLD_TERM.includes(cause.flags[0]!);
+    return isOfTerm ? { ...cause, course: part.course } : cause;
+  });
 }
 
 function covering(calendar: Calendar, day: string, kinds: readonly Closure['kind'][]): Closure | undefined {

@@ -34,6 +34,11 @@ export const choicesSchema = Type.Object({
       description: 'For something that is needed and was left: the thing of the shell that serves in its place.',
     }),
   ),
+  sources: Type.Optional(
+    Type.Record(Type.String(), Type.String(), {
+      description: 'For something that stands in several sources: the id of the course that it comes from.',
+    }),
+  ),
   letOpen: Type.Optional(
     Type.Record(Type.String(), Type.Boolean(), {
       description: 'true: by the id of a rule that stays, what it guarded opens without its condition.',
@@ -70,6 +75,11 @@ export const decisionsSchema = Type.Object(
   {
     choices: choicesSchema,
     policy: Type.Optional(policySchema),
+    policies: Type.Optional(
+      Type.Record(Type.String(), policySchema, {
+        description: 'Of several sources: by the id of a course, the policy of its dates; the first one’s is `policy`.',
+      }),
+    ),
     byHand: Type.Record(Type.String(), momentAtSchema),
     settled: Type.Record(Type.String(), Type.String(), {
       description: 'Doubts called fine as they are: moment id to the new moment and flags it had then.',

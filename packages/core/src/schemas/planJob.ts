@@ -26,6 +26,11 @@ export const planJobSchema = Type.Object(
     destination: embedded,
     choices: Type.Optional(choicesSchema),
     policy: Type.Optional(policySchema),
+    policies: Type.Optional(
+      Type.Record(Type.String(), policySchema, {
+        description: 'By the id of a source: the policy of its dates, where they don’t go by `policy`.',
+      }),
+    ),
     byHand: Type.Optional(Type.Record(Type.String(), momentAtSchema)),
     answers: Type.Optional(Type.Record(Type.String(), answerSchema)),
     history: Type.Optional(Type.Array(lineageSchema)),
@@ -113,7 +118,9 @@ export const plannedSchema = Type.Object(
         items: Type.Array(Type.String()),
       }),
     ),
-    policy: Type.Optional(policySchema),
+    policies: Type.Record(Type.String(), policySchema, {
+      description: 'By source, the policy in force: what the job says, else what suits the pair.',
+    }),
     course: embedded,
     history: Type.Array(lineageSchema),
   },

@@ -20,7 +20,9 @@ const due = (id: string, at: string, kind = 'assignment'): RetimeMoment => ({ id
 
 describe('doubts are gathered by cause', () => {
   it('two things on the same holiday are one decision, with the day before as a way out', () => {
-    const causes = doubtCauses(moved([due('Lab 6', '2026-02-18T23:59'), due('Quiz 4', '2026-02-18T12:00')]), TERMS);
+    const causes = doubtCauses([
+      { ...TERMS, moments: moved([due('Lab 6', '2026-02-18T23:59'), due('Quiz 4', '2026-02-18T12:00')]) },
+    ]);
     expect(causes).toHaveLength(1);
     expect(causes[0]).toMatchObject({ sentence: 'Thu 18 Feb is Charter Day now, twice', flags: ['closure'] });
     expect(causes[0]!.settlements).toEqual([
@@ -28,7 +30,7 @@ describe('doubts are gathered by cause', () => {
     ]);
   });
   it('work of the last day of the break can go to the last day of the new break', () => {
-    const [cause] = doubtCauses(moved([due('Field journal', '2026-03-15T23:59')]), TERMS);
+    const [cause] = doubtCauses([{ ...TERMS, moments: moved([due('Field journal', '2026-03-15T23:59')]) }]);
     expect(cause).toMatchObject({ sentence: 'Field journal: was in Spring break', detail: 'Sun 15 Mar → Sun 7 Mar' });
     expect(cause!.settlements[0]).toMatchObject({
       words: 'Sun 21 Mar',
@@ -41,7 +43,7 @@ describe('doubts are gathered by cause', () => {
       const next = `${day.slice(0, 8)}${String(Number(day.slice(8)) + 1).padStart(2, '0')}`;
       return [due(`Post ${day}`, `${day}T23:59`, 'discussion'), due(`Answer ${day}`, `${next}T09:00`, 'discussion')];
     });
-    const causes = doubtCauses(moved(moments), TERMS);
+    const causes = doubtCauses([{ ...TERMS, moments: moved(moments) }]);
     expect(causes).toHaveLength(1);
     expect(causes[0]!.moments).toHaveLength(6);
     expect(causes[0]!.settlements).toEqual([
@@ -50,9 +52,11 @@ describe('doubts are gathered by cause', () => {
   });
   it('what was called fine stays settled until its date or flags change', () => {
     const [date] = moved([due('Field journal', '2026-03-15T23:59')]);
-    expect(doubtCauses([date!], TERMS, { 'Field journal': settledAs(date!) })).toEqual([]);
+    expect(doubtCauses([{ ...TERMS, moments: [date!] }], { 'Field journal': settledAs(date!) })).toEqual([]);
     expect(
-      doubtCauses([{ ...date!, to: '2027-03-08T23:59' }], TERMS, { 'Field journal': settledAs(date!) }),
+      doubtCauses([{ ...TERMS, moments: [{ ...date!, to: '2027-03-08T23:59' }] }], {
+        'Field journal': settledAs(date!),
+      }),
     ).toHaveLength(1);
   });
 });

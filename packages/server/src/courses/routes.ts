@@ -76,10 +76,13 @@ export function courseRoutes({ reading, clock }: Server): Router {
   return router;
 }
 
-async function viewItem(manager: EntityManager, id: string, key: string): Promise<ItemView> {
-  const item = await readItem(manager, id, key);
-  if (item === undefined) throw notFound('There is no such thing in this course; it may have been removed meanwhile.');
+/** @param address  the key of a thing, or a second one that it took over */
+async function viewItem(manager: EntityManager, id: string, address: string): Promise<ItemView> {
   const keyOf = await addressBook(manager, id);
+  const key = keyOf(address);
+  const item = key === undefined ? undefined : await readItem(manager, id, key);
+  if (key === undefined || item === undefined)
+    throw notFound('There is no such thing in this course; it may have been removed meanwhile.');
   const [meta] = await manager.query<{ version: number; editedBy: string | null }[]>(
     `SELECT version, CASE WHEN edited_by IS NULL THEN NULL ELSE ${DOER_NAME('edited_by', 'NULL')} END AS editedBy
        FROM item WHERE course_id = ? AND key = ?`,

@@ -64,7 +64,10 @@ export async function readDesk(
         candidates,
         right: mayDo('run', person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
-        sentence: first === undefined ? null : await sentenceOf(grounds, first.course, shell, plan, now),
+        sentence:
+          first === undefined
+            ? null
+            : await sentenceOf(grounds, [first.course, ...furtherOf(plan, sources)], shell, plan, now),
         done:
           done === undefined
             ? null
@@ -86,16 +89,19 @@ export async function readDesk(
   };
 }
 
+const furtherOf = (plan: PlanRow | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
+  (plan?.furtherSources ?? []).flatMap((id) => usable.find((course) => course.id === id) ?? []);
+
 async function sentenceOf(
   grounds: PlanGrounds,
-  source: CourseSummary,
+  sources: readonly CourseSummary[],
   shell: CourseSummary,
   plan: PlanRow | undefined,
   now: string,
 ): Promise<PlanSentence | null> {
   try {
     const worked = await grounds.workOut(
-      source,
+      sources,
       shell,
       plan !== undefined && plan.version > 1 ? plan.decisions : undefined,
       now,

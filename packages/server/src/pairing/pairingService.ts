@@ -13,7 +13,7 @@ import {
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { allOf, EVERY, isAllowed, isTaughtBy, summariesWhere } from '../courses/courseSummaries.js';
-import { PlanRow } from '../database/entities/run.js';
+import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { FormerCodeRow } from '../database/entities/roster.js';
 import { DOER_NAME } from '../history/deeds.js';
 import type { Asker } from '../people/asker.js';
@@ -39,9 +39,10 @@ export interface ProposeGround {
 
 export async function proposeGround(manager: EntityManager): Promise<ProposeGround> {
   const runs = await manager.query<ProposeGround['runs'][number][]>(
-    `SELECT run.source_id AS source, run.destination_id AS destination, term.name AS term,
+    `SELECT source.value AS source, run.destination_id AS destination, term.name AS term,
             course.code || ' ' || course.number || '-' || course.section AS "into"
-       FROM run JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL`,
+       FROM run CROSS JOIN json_each(json_insert(run.further_sources, '$[#]', run.source_id)) AS source
+            JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL`,
   );
   const formerly = (await manager.find(FormerCodeRow)).map(({ code, number, wasCode, wasNumber }) => ({
     code,
@@ -82,10 +83,16 @@ export async function viewPair(
     'SELECT kind, count(*) AS count FROM item WHERE course_id = ? GROUP BY kind ORDER BY count(*) DESC, kind',
     [course.id],
   );
-  const plans = await manager.find(PlanRow, {
-    where: side === 'shell' ? { destinationId: course.id } : { sourceId: course.id },
-    order: { place: 'ASC', changedAt: 'ASC' },
-  });
+  const plans = await manager
+    .createQueryBuilder(PlanRow, 'plan')
+    .where(
+      side === 'shell'
+        ? 'plan.destination_id = :id'
+        : 'plan.source_id = :id OR EXISTS (SELECT 1 FROM json_each(plan.further_sources) WHERE value = :id)',
+      { id: course.id },
+    )
+    .orderBy({ 'plan.place': 'ASC', 'plan.changed_at': 'ASC' })
+    .getMany();
   const { verdict, candidates, askable } =
     side === 'shell'
       ? await sourcesFor(manager, asker, course, today)
@@ -98,7 +105,7 @@ export async function viewPair(
     verdict,
     candidates,
     askable,
-    plans: plans.map(({ id, sourceId, destinationId }) => ({ id, sourceId, destinationId })),
+    plans: plans.map((plan) => ({ id: plan.id, sourceIds: sourcesOf(plan), destinationId: plan.destinationId })),
   };
 }
 
@@ -195,7 +202,9 @@ const broughtInto = (manager: EntityManager, courseId: string): Promise<BroughtB
     `SELECT run.id AS runId, run.plan_id AS planId, run.at, ${DOER_NAME('run.person_id', 'run.for_person_id')} AS "by",
             run.counts->>'things' AS things,
             coalesce((SELECT code || ' ' || number || '-' || section || ', ' || term.name FROM course JOIN term ON term.id = course.term_id
-                       WHERE course.id = run.source_id), 'a course that was removed') AS "from"
+                       WHERE course.id = run.source_id), 'a course that was removed')
+            || CASE json_array_length(run.further_sources) WHEN 0 THEN '' WHEN 1 THEN ' and one more course'
+                    ELSE ' and ' || json_array_length(run.further_sources) || ' more courses' END AS "from"
        FROM run WHERE run.destination_id = ? AND run.undone_at IS NULL ORDER BY run.number DESC`,
     [courseId],
   );

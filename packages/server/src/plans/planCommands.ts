@@ -1,4 +1,5 @@
 import type { Decisions } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
 import { CourseRow } from '../database/entities/course.js';
 import { PlanRow } from '../database/entities/run.js';
 import { conflict, notFound } from '../http/httpProblem.js';
@@ -8,22 +9,85 @@ import { decisionsAtFirst } from './workedPlan.js';
 
 export interface NewPlan {
   readonly id: string;
-  readonly sourceId: string;
+  /** In their order of precedence; at least one. */
+  readonly sourceIds: readonly string[];
   readonly destinationId: string;
   readonly personId: string;
   readonly at: string;
 }
 
-/** Opens the plan of a pair: the one that is there, or a new one. */
-export const openPlan: Command<NewPlan, { id: string }> = async ({ manager }, { at, ...plan }) => {
-  const { sourceId, destinationId } = plan;
-  const known = await manager.findOneBy(PlanRow, { sourceId, destinationId });
-  if (known !== null) return { id: known.id };
+/** Opens the plan of a pair: the one that is there, with the further sources added behind its own, or a new one. */
+export const openPlan: Command<NewPlan, { id: string }> = async (
+  { manager },
+  { id, sourceIds, destinationId, personId, at },
+) => {
+  const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
+  const known = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
+  if (known !== null) {
+    const more = furtherSources.filter((each) => !known.furtherSources.includes(each));
+    if (more.length > 0)
+      await manager.update(
+        PlanRow,
+        { id: known.id },
+        { furtherSources: [...known.furtherSources, ...more], version: known.version + 1, changedAt: at },
+      );
+    return { id: known.id };
+  }
   const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
   const decisions = decisionsAtFirst(await standingRecipe(manager, shell.department));
   const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
+  const plan = { id, sourceId: sourceId!, furtherSources, destinationId, personId };
   await manager.insert(PlanRow, { ...plan, decisions, version: 1, changedAt: at, place });
-  return { id: plan.id };
+  return { id };
+};
+
+const CHANGED_ELSEWHERE =
+  'This plan was changed elsewhere meanwhile. It was loaded again; make your last change once more.';
+
+/** The plan, when nobody saved it since the version that the asker saw. */
+async function unchangedPlan(manager: EntityManager, planId: string, version: number): Promise<PlanRow> {
+  const plan = await manager.findOneBy(PlanRow, { id: planId });
+  if (plan === null) throw notFound('This plan is not there any more.');
+  if (plan.version !== version) throw conflict(CHANGED_ELSEWHERE);
+  return plan;
+}
+
+export interface ChangedSources {
+  readonly planId: string;
+  readonly version: number;
+  /** In their order of precedence; at least one. */
+  readonly sourceIds: readonly string[];
+  readonly at: string;
+}
+
+/** Says from which courses a plan brings, and which goes before which. Each keeps the policy of its dates. */
+export const changeSources: Command<ChangedSources, { version: number }> = async (
+  { manager },
+  { planId, version, sourceIds, at },
+) => {
+  const plan = await unchangedPlan(manager, planId, version);
+  const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
+  const { destinationId } = plan;
+  const other = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
+  if (other !== null && other.id !== planId)
+    throw conflict(
+      'Another plan from this course into this shell is begun already. Open that one, or let another course stand first.',
+    );
+  const { policy, policies, ...decided } = plan.decisions;
+  const byCourse = { ...policies, ...(policy === undefined ? {} : { [plan.sourceId]: policy }) };
+  const first = byCourse[sourceId!];
+  const rest = Object.fromEntries(Object.entries(byCourse).filter(([id]) => furtherSources.includes(id)));
+  const decisions: Decisions = {
+    ...decided,
+    ...(first === undefined ? {} : { policy: first }),
+    ...(Object.keys(rest).length === 0 ? {} : { policies: rest }),
+  };
+  await manager.update(
+    PlanRow,
+    { id: planId },
+    { sourceId: sourceId!, furtherSources, decisions, version: version + 1, changedAt: at },
+  );
+  return { version: version + 1 };
 };
 
 export interface SavedDecisions {
@@ -38,10 +102,7 @@ export const saveDecisions: Command<SavedDecisions, { version: number }> = async
   { manager },
   { planId, version, decisions, at },
 ) => {
-  const plan = await manager.findOneBy(PlanRow, { id: planId });
-  if (plan === null) throw notFound('This plan is not there any more.');
-  if (plan.version !== version)
-    throw conflict('This plan was changed elsewhere meanwhile. It was loaded again; make your last change once more.');
+  await unchangedPlan(manager, planId, version);
   await manager.update(PlanRow, { id: planId }, { decisions, version: version + 1, changedAt: at });
   return { version: version + 1 };
 };

@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { previewPlan, reviewPlan, type CourseSummary, type Decisions, type Preview, type Review } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { standingRecipe } from '../recipes/recipeStore.js';
-import { groundOn, inputOn, orRefuse, readSides, type PlanGround } from './workedPlan.js';
+import { groundOn, inputOn, orRefuse, readSides, type PairGround } from './workedPlan.js';
 
 const MOST_GROUNDS = 100;
 
@@ -11,13 +11,13 @@ export type Worked = Preview & Review;
 
 /** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
 export class PlanGrounds {
-  private readonly grounds = new LRUCache<string, Promise<PlanGround>>({ max: MOST_GROUNDS });
+  private readonly grounds = new LRUCache<string, Promise<PairGround>>({ max: MOST_GROUNDS });
   private readonly untouched = new LRUCache<string, Worked>({ max: MOST_GROUNDS });
 
   constructor(private readonly manager: EntityManager) {}
 
   /** Computed once, also when several ask at the same time; a failure is not kept. */
-  ground(source: Side, shell: Side): Promise<PlanGround> {
+  ground(source: Side, shell: Side): Promise<PairGround> {
     const key = keyOf(source, shell);
     const known = this.grounds.get(key);
     if (known !== undefined) return known;
@@ -28,13 +28,14 @@ export class PlanGrounds {
   }
 
   /** The plan worked out; one without decisions is kept until a course changes. */
-  async workOut(source: Side, shell: Side, decisions: Decisions | undefined, now: string): Promise<Worked> {
+  async workOut(sources: readonly Side[], shell: Side, decisions: Decisions | undefined, now: string): Promise<Worked> {
     const standing = await standingRecipe(this.manager, shell.department);
     const recipe = standing === undefined ? '' : JSON.stringify(standing);
-    const key = `${keyOf(source, shell)} ${now.slice(0, 10)} ${recipe}`;
+    const key = `${sources.map((source) => keyOf(source, shell)).join(' ')} ${now.slice(0, 10)} ${recipe}`;
     const known = decisions === undefined ? this.untouched.get(key) : undefined;
     if (known !== undefined) return known;
-    const input = inputOn(await this.ground(source, shell), decisions, now, standing);
+    const grounds = await Promise.all(sources.map((source) => this.ground(source, shell)));
+    const input = inputOn(grounds, decisions, now, standing);
     const preview = orRefuse(previewPlan(input));
     const worked = { ...preview, ...reviewPlan(input, preview) };
     if (decisions === undefined) this.untouched.set(key, worked);

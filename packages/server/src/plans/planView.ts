@@ -9,7 +9,7 @@ import {
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
-import { PlanRow, RunRow } from '../database/entities/run.js';
+import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
 import { noticesOf } from '../roster/notices.js';
 import { standingOf } from '../pairing/pairingService.js';
@@ -24,25 +24,29 @@ const THINGS_PER_SECOND = 2000;
 
 export interface PlanPair {
   readonly plan: PlanRow;
-  readonly source: CourseSummary;
+  /** In their order of precedence. */
+  readonly sources: readonly CourseSummary[];
   readonly destination: CourseSummary;
   readonly right: Right;
 }
 
-/** Finds a plan that the person may see: they teach its destination and may use its source. */
+/** Finds a plan that the person may see: they teach its destination and may use its sources. */
 export async function planFor(manager: EntityManager, person: Asker, planId: string, today: string): Promise<PlanPair> {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('There is no such plan. Open one from the Desk.');
-  const source = await summariseCourse(manager, plan.sourceId, person.id);
+  const sources = await Promise.all(sourcesOf(plan).map((id) => summariseCourse(manager, id, person.id)));
   const destination = await summariseCourse(manager, plan.destinationId, person.id);
-  if (source === undefined || destination === undefined)
-    throw notFound('One of the two courses is not there any more.');
-  demand(mayDo('use', person, source, today));
+  if (!areThere(sources) || destination === undefined)
+    throw notFound('One of the courses of this plan is not there any more.');
+  for (const source of sources) demand(mayDo('use', person, source, today));
   demand(mayDo('read', person, destination, today));
   const right = mayDo('run', person, destination, today);
   if (!right.may && destination.lastDay >= today && !destination.archived) demand(right);
-  return { plan, source, destination, right };
+  return { plan, sources, destination, right };
 }
+
+const areThere = (courses: readonly (CourseSummary | undefined)[]): courses is readonly CourseSummary[] =>
+  courses.every((course) => course !== undefined);
 
 /** A snapshot for the browser: questions are counted, not sent. */
 function lightSnapshot(snapshot: Snapshot): Snapshot {
@@ -78,25 +82,31 @@ export async function viewPlan(
   pair: PlanPair,
   now: string,
 ): Promise<PlanView> {
-  const { plan, source, destination, right } = pair;
-  const ground = await grounds.ground(source, destination);
+  const { plan, sources, destination, right } = pair;
+  const known = await Promise.all(
+    sources.map(async (course) => ({ course, ground: await grounds.ground(course, destination) })),
+  );
   return {
     id: plan.id,
     version: plan.version,
     decisions: plan.decisions,
-    source: lightSnapshot(ground.source),
-    shell: lightSnapshot(ground.shell),
-    findings: ground.findings,
-    lineage: ground.lineage,
+    sources: await Promise.all(
+      known.map(async ({ course, ground: { source, findings, lineage, suggestion } }) => ({
+        source: lightSnapshot(source),
+        findings,
+        lineage,
+        suggestion,
+        learners: await learnerCounts(manager, course.id),
+      })),
+    ),
+    shell: lightSnapshot(known[0]!.ground.shell),
     department: destination.department,
     standingRecipe: await standingRecipe(manager, destination.department),
-    suggestion: ground.suggestion,
     right,
     now,
     thingsPerSecond: THINGS_PER_SECOND,
     standing: await standingOf(manager, destination.id),
-    notices: await noticesOf(manager, [source, destination]),
-    learnersInSource: await learnerCounts(manager, source.id),
+    notices: await noticesOf(manager, [...sources, destination]),
     runs: await runsOf(manager, plan),
   };
 }

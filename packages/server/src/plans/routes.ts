@@ -8,13 +8,18 @@ import { checked } from '../http/checked.js';
 import { conflict, unusable } from '../http/httpProblem.js';
 import { storable } from '../courses/sanitise.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf } from '../people/asker.js';
+import { askerOf, type Asker } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
 import type { PlanGrounds } from './planGrounds.js';
 import { planFor, viewPlan } from './planView.js';
 
+const MOST_SOURCES = 10;
+const sourcesSchema = Type.Array(Type.String(), { minItems: 1, maxItems: MOST_SOURCES, uniqueItems: true });
 const checkPair = checked(
-  Type.Object({ source: Type.String(), destination: Type.String() }, { additionalProperties: false }),
+  Type.Object({ sources: sourcesSchema, destination: Type.String() }, { additionalProperties: false }),
+);
+const checkSources = checked(
+  Type.Object({ version: Type.Integer(), sources: sourcesSchema }, { additionalProperties: false }),
 );
 const checkDecisions = checked(
   Type.Object({ version: Type.Integer(), decisions: decisionsSchema }, { additionalProperties: false }),
@@ -46,15 +51,28 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
-  router.post('/plans', async (request, response) => {
-    const { source: sourceId, destination: destinationId } = checkPair(request.body);
-    const person = askerOf(request);
-    if (sourceId === destinationId)
+  async function demandSources(person: Asker, sourceIds: readonly string[], destinationId: string): Promise<void> {
+    if (sourceIds.includes(destinationId))
       throw conflict('A course can’t be brought into itself. Choose another course for one of the two sides.');
-    await courseFor(reading.manager, 'use', person, sourceId, now().slice(0, 10));
+    for (const id of sourceIds) await courseFor(reading.manager, 'use', person, id, now().slice(0, 10));
+  }
+
+  router.post('/plans', async (request, response) => {
+    const { sources: sourceIds, destination: destinationId } = checkPair(request.body);
+    const person = askerOf(request);
+    await demandSources(person, sourceIds, destinationId);
     await courseFor(reading.manager, 'run', person, destinationId, now().slice(0, 10));
-    const plan = { id: randomUUID(), sourceId, destinationId, personId: person.id, at: now() };
+    const plan = { id: randomUUID(), sourceIds, destinationId, personId: person.id, at: now() };
     response.status(201).json(await writer.run('openPlan', plan));
+  });
+
+  router.put('/plans/:id/sources', async (request, response) => {
+    const person = askerOf(request);
+    const { plan, right } = await planFor(reading.manager, person, request.params.id, now().slice(0, 10));
+    demand(right);
+    const { version, sources: sourceIds } = checkSources(request.body);
+    await demandSources(person, sourceIds, plan.destinationId);
+    response.json(await writer.run('changeSources', { planId: plan.id, version, sourceIds, at: now() }));
   });
 
   router.get('/plans/:id', async (request, response) => {

@@ -1,5 +1,7 @@
 import {
   findFindings,
+  joinSources,
+  policiesInForce,
   shellWithoutBrought,
   suggestPlanPolicy,
   type Decisions,
@@ -16,20 +18,20 @@ import type { EntityManager } from 'typeorm';
 import { readSnapshot, withTexts } from '../courses/courseStore.js';
 import { notFound, unusable } from '../http/httpProblem.js';
 
-/** Both courses of a plan as they stand, and what earlier runs left. */
-export interface PlanSides {
+/** One source of a plan and its shell as they stand, and what earlier runs left. */
+export interface PairSides {
   readonly source: Snapshot;
   readonly shell: Snapshot;
   readonly lineage: readonly LineageEntry[];
 }
 
-/** The sides of a plan with what follows from them alone: findings and the proposed policy. */
-export interface PlanGround extends PlanSides {
+/** The sides with what follows from them alone: findings and the proposed policy. */
+export interface PairGround extends PairSides {
   readonly findings: readonly Finding[];
   readonly suggestion: PolicySuggestion;
 }
 
-export async function readSides(manager: EntityManager, sourceId: string, destinationId: string): Promise<PlanSides> {
+export async function readSides(manager: EntityManager, sourceId: string, destinationId: string): Promise<PairSides> {
   const source = await readSnapshot(manager, sourceId);
   const shell = await readSnapshot(manager, destinationId);
   if (source === undefined || shell === undefined) throw notFound('One of the two courses is not there any more.');
@@ -43,7 +45,7 @@ export async function readSides(manager: EntityManager, sourceId: string, destin
 }
 
 /** Finds what is outdated in the source; reads the texts of both courses. */
-async function findOn(manager: EntityManager, { source, shell, lineage }: PlanSides): Promise<Finding[]> {
+async function findOn(manager: EntityManager, { source, shell, lineage }: PairSides): Promise<Finding[]> {
   const courses = await manager.query<{ id: string }[]>('SELECT id FROM course');
   const known = new Set(courses.map(({ id }) => id));
   return findFindings(await withTexts(manager, source), shellWithoutBrought(await withTexts(manager, shell), lineage), {
@@ -52,7 +54,7 @@ async function findOn(manager: EntityManager, { source, shell, lineage }: PlanSi
 }
 
 /** Everything that follows from the sides alone; costly, since it reads all texts. */
-export async function groundOn(manager: EntityManager, sides: PlanSides): Promise<PlanGround> {
+export async function groundOn(manager: EntityManager, sides: PairSides): Promise<PairGround> {
   const findings = await findOn(manager, sides);
   const suggestion = orRefuse(suggestPlanPolicy(sides.source, sides.shell, findings));
   return { ...sides, findings, suggestion };
@@ -66,18 +68,32 @@ export const decisionsAtFirst = (standing: StandingRecipe | undefined): Decision
   ...(standing === undefined ? {} : { recipe: { id: standing.id, name: standing.name } }),
 });
 
-/** The input of a plan's computation: its ground, what was decided, and the policy in force. */
+/** What a plan is computed from, of one source: its ground, of the proposal no more than the policy. */
+export type KnownGround = Omit<PairGround, 'suggestion'> & {
+  readonly suggestion: { readonly proposed: { readonly policy: Policy } };
+};
+
+/**
+ * The input of a plan's computation: its grounds, what was decided, and the policies in force.
+ *
+ * @param grounds  one a source, in their order of precedence; the shell is the same in all
+ */
 export function inputOn(
-  {
-    suggestion,
-    ...ground
-  }: Omit<PlanGround, 'suggestion'> & { readonly suggestion: { readonly proposed: { readonly policy: Policy } } },
+  grounds: readonly KnownGround[],
   decided: Decisions | undefined,
   now: string,
   standingRecipe: StandingRecipe | undefined,
 ): PlanInput {
   const decisions = decided ?? decisionsAtFirst(standingRecipe);
-  return { ...ground, decisions, policy: decisions.policy ?? suggestion.proposed.policy, now, standingRecipe };
+  const { shell } = grounds[0]!;
+  return {
+    ...joinSources(grounds, decisions.choices, true),
+    ...policiesInForce(grounds, decisions),
+    shell,
+    decisions,
+    now,
+    standingRecipe,
+  };
 }
 
 /** The value, or a refusal that says what is wrong with the calendars. */

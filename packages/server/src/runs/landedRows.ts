@@ -1,4 +1,13 @@
-import { contentHash, isWritten, type Preview, type PreviewItem, type SnapshotItem } from '@yarin/core';
+import {
+  contentHash,
+  isWritten,
+  type Joined,
+  type Origin,
+  type Preview,
+  type PreviewItem,
+  type Snapshot,
+  type SnapshotItem,
+} from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { nativeHash } from './nativeHash.js';
 import { removeHanging } from './storedItems.js';
@@ -7,21 +16,32 @@ import { removeHanging } from './storedItems.js';
 export interface Landed {
   readonly item: PreviewItem;
   readonly source: SnapshotItem;
+  readonly origin: Origin;
   readonly isNew: boolean;
   readonly landedHash: string;
   /** A heading or a place holds less than its source: the rest is still to come. */
   readonly isPart: boolean;
 }
 
-export function landedThings(preview: Preview, sourceItems: readonly SnapshotItem[]): Landed[] {
+/** Where a thing of the source, or of several joined ones, is from. */
+export const originIn =
+  ({ source, joined }: { readonly source: Snapshot; readonly joined?: Joined | undefined }) =>
+  (id: string): Origin =>
+    joined?.origins.get(id) ?? { course: source.course.id, item: id };
+
+export function landedThings(
+  preview: Preview,
+  ground: { readonly source: Snapshot; readonly joined?: Joined | undefined },
+): Landed[] {
   const items = new Map(preview.items.map((item) => [item.id, item]));
-  const sources = new Map(sourceItems.map((item) => [item.id, item]));
+  const sources = new Map(ground.source.items.map((item) => [item.id, item]));
+  const originOf = originIn(ground);
   return preview.lines.filter(isWritten).map(({ item: from, to, verb, place, headingOnly }) => {
     const item = items.get(to!)!;
     const source = sources.get(from!)!;
     const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
     const isPart = place === true || headingOnly === true;
-    return { item, source, isNew: verb === 'add' || verb === 'leave', landedHash, isPart };
+    return { item, source, origin: originOf(from!), isNew: verb === 'add' || verb === 'leave', landedHash, isPart };
   });
 }
 
@@ -37,11 +57,16 @@ const saysTheSame = (item: PreviewItem, source: SnapshotItem): boolean =>
 /** Says in a row that nothing stands there, where leaving it out would take over the source's. */
 const NOTHING = '';
 
-/** How things land; what they take over from the source as it is, is left to the database. */
-const rowsOf = (landed: readonly Landed[]): string =>
+/**
+ * How things land; what they take over from the source as it is, is left to the database.
+ *
+ * @param sourceId  the course that they are from unless their row says another
+ */
+const rowsOf = (landed: readonly Landed[], sourceId: string): string =>
   JSON.stringify(
-    landed.map(({ item, source, landedHash }) => ({
-      from: source.id,
+    landed.map(({ item, source, origin, landedHash }) => ({
+      from: origin.item,
+      course: origin.course === sourceId ? undefined : origin.course,
       to: item.id,
       parent: item.parent,
       position: item.position,
@@ -76,8 +101,9 @@ export async function insertItems(
      SELECT ?, landing.value->>'to', old.kind, ${TAKEN_OVER.title}, ${TAKEN_OVER.body}, landing.value->>'parent',
             landing.value->>'position', landing.value->>'state', ${TAKEN_OVER.points}, ${TAKEN_OVER.details},
             ${TAKEN_OVER.hash}, coalesce(old.edited_at, ?)
-       FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'`,
-    [destinationId, at, rowsOf(added), sourceId],
+       FROM json_each(?) AS landing CROSS JOIN item AS old
+            ON old.course_id = coalesce(landing.value->>'course', ?) AND old.key = landing.value->>'from'`,
+    [destinationId, at, rowsOf(added, sourceId), sourceId],
   );
 }
 
@@ -90,12 +116,13 @@ export async function replaceItems(
   at: string,
 ): Promise<void> {
   if (changed.length === 0) return;
-  const rows = rowsOf(changed);
+  const rows = rowsOf(changed, sourceId);
   await manager.query(
     `UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
             points = ${TAKEN_OVER.points}, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
             edited_at = coalesce(old.edited_at, ?), version = item.version + 1
-       FROM json_each(?) AS landing CROSS JOIN item AS old ON old.course_id = ? AND old.key = landing.value->>'from'
+       FROM json_each(?) AS landing CROSS JOIN item AS old
+            ON old.course_id = coalesce(landing.value->>'course', ?) AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
     [at, rows, sourceId, destinationId],
   );

@@ -8,6 +8,7 @@ import { askerOf, doerOf } from '../people/asker.js';
 import { demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
+import type { KnownOfPair } from './bring.js';
 import type { RunJobs } from './runJobs.js';
 
 export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds, jobs: RunJobs): Router {
@@ -16,20 +17,19 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
 
   router.post('/plans/:id/runs', async (request, response) => {
     const person = askerOf(request);
-    const { plan, right, source, destination } = await planFor(
+    const { plan, right, sources, destination } = await planFor(
       reading.manager,
       person,
       request.params.id,
       now().slice(0, 10),
     );
     demand(right);
-    const { findings, suggestion } = await grounds.ground(source, destination);
-    const known = {
-      sourceVersion: source.version,
-      shellVersion: destination.version,
-      findings,
-      policy: suggestion.proposed.policy,
-    };
+    const known: Record<string, KnownOfPair> = {};
+    for (const source of sources) {
+      const { findings, suggestion } = await grounds.ground(source, destination);
+      const versions = { sourceVersion: source.version, shellVersion: destination.version };
+      known[source.id] = { ...versions, findings, policy: suggestion.proposed.policy };
+    }
     response
       .status(202)
       .json(jobs.start({ planId: plan.id, doer: doerOf(request), at: now(), known }, plan.destinationId));

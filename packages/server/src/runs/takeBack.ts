@@ -1,8 +1,9 @@
 import type { EntityManager } from 'typeorm';
-import { RunRow } from '../database/entities/run.js';
+import { RunRow, sourcesOf } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../writer/command.js';
+import type { RunOperation } from './operations.js';
 import { putBack, removeHanging } from './storedItems.js';
 
 export interface TakeBackInput {
@@ -24,16 +25,22 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   if (run === null) throw notFound('This run is not there any more.');
   if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
   const course = run.destinationId;
+  const sourceOf = ({ source }: RunOperation): string => source ?? run.sourceId;
   const addedKeys = run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : []));
   const added = JSON.stringify(addedKeys);
 
-  const touched = JSON.stringify(run.operations.flatMap(({ op, key }) => (op === 'noted' ? [] : [key])));
+  const touched = JSON.stringify(run.operations.flatMap(({ op, key }) => (wrote(op) ? [key] : [])));
   await refuseUnderLaterRun(manager, run, touched);
   const edited = await manager.query<TitleRow[]>(
     `SELECT item.title FROM item JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
-      WHERE item.course_id = ? AND lineage.source_course_id = ? AND item.key IN (SELECT value FROM json_each(?))
+      WHERE item.course_id = ? AND lineage.source_course_id IN (SELECT value FROM json_each(?))
+        AND lineage.source_course_id || ' ' || item.key IN (SELECT value FROM json_each(?))
         AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version)`,
-    [course, run.sourceId, touched],
+    [
+      course,
+      JSON.stringify(sourcesOf(run)),
+      JSON.stringify(run.operations.flatMap((each) => (wrote(each.op) ? [`${sourceOf(each)} ${each.key}`] : []))),
+    ],
   );
   const within = await manager.query<TitleRow[]>(
     `SELECT title FROM item WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?))
@@ -55,6 +62,11 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
     `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT source_key FROM lineage WHERE run_id = ?)`,
     [course, runId],
   );
+  const aliased = run.operations.flatMap(({ op, from }) => (op === 'aliased' ? [from] : []));
+  await manager.query('DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT value FROM json_each(?))', [
+    course,
+    JSON.stringify(aliased),
+  ]);
   await manager.query('DELETE FROM lineage WHERE run_id = ?', [runId]);
   for (const each of run.operations) {
     if (each.op !== 'changed') continue;
@@ -71,7 +83,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
           each.lineageBefore.landedHash,
           each.lineageBefore.landedVersion ?? 1,
           course,
-          run.sourceId,
+          sourceOf(each),
           each.key,
         ],
       );
@@ -81,6 +93,8 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   await noteDeed(manager, doer, { courseId: course, at, what: `took back ${run.counts.things} things` });
   return { things: run.counts.things };
 };
+
+const wrote = (op: RunOperation['op']): boolean => op === 'added' || op === 'changed';
 
 /** What a later run brought up to date is taken back first: the inverse of a run holds for what it left. */
 async function refuseUnderLaterRun(manager: EntityManager, run: RunRow, touched: string): Promise<void> {

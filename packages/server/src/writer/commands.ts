@@ -8,7 +8,7 @@ import { markItem } from '../courses/edit/markItem.js';
 import { addRecipe, changeRecipe, removeRecipe } from '../recipes/recipeCommands.js';
 import { loadRoster } from '../roster/loadRoster.js';
 import { saveSession, dropSession } from '../http/sessionCommands.js';
-import { openPlan, saveDecisions } from '../plans/planCommands.js';
+import { changeSources, openPlan, saveDecisions } from '../plans/planCommands.js';
 import { bring } from '../runs/bring.js';
 import { takeBack } from '../runs/takeBack.js';
 
@@ -35,6 +35,7 @@ export const COMMANDS = {
   saveSession,
   dropSession,
   openPlan,
+  changeSources,
   saveDecisions,
   addRecipe,
   changeRecipe,

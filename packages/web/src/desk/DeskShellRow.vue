@@ -18,7 +18,7 @@ const first = computed(() => entry.candidates[0]);
 async function open(source: string): Promise<void> {
   failure.value = '';
   try {
-    const { id } = await openPlan(source, entry.shell.id);
+    const { id } = await openPlan([source], entry.shell.id);
     await router.push({ name: 'plan', params: { id } });
   } catch (error) {
     failure.value = sentenceOf(error);

@@ -7,8 +7,8 @@ import { sentenceOf } from '../shared/api/client.js';
 import { count } from '../shared/words.js';
 
 const { self, chosen, side } = defineProps<{
-  self: CourseSummary;
-  chosen: readonly CourseSummary[];
+  self: Pick<CourseSummary, 'id'>;
+  chosen: readonly Pick<CourseSummary, 'id'>[];
   side: 'into' | 'from';
 }>();
 defineEmits<{ toggle: [course: CourseSummary] }>();

@@ -16,7 +16,9 @@ defineEmits<{ toggle: [course: CourseSummary] }>();
 const isChosen = ({ course }: PairCandidate): boolean => chosen.some(({ id }) => id === course.id);
 const placeOf = ({ course }: PairCandidate): number => chosen.findIndex(({ id }) => id === course.id) + 1;
 const planFor = ({ course }: PairCandidate) =>
-  view.plans.find(({ sourceId, destinationId }) => (side === 'into' ? sourceId : destinationId) === course.id);
+  view.plans.find(({ sourceIds, destinationId }) =>
+    side === 'into' ? sourceIds.includes(course.id) : destinationId === course.id,
+  );
 const told = (candidate: PairCandidate) =>
   reasonsOf(
     candidate,

@@ -47,19 +47,19 @@ function toggle(course: CourseSummary): void {
 const actWords = computed(() => {
   const [first] = chosen.value;
   if (first === undefined) return 'Choose the other side';
-  if (chosen.value.length > 1) return `Open ${count(chosen.value.length, 'plan')}`;
-  return side === 'into' ? `Plan from ${first.term}` : `Plan into ${courseCode(first)}`;
+  const many = chosen.value.length > 1;
+  if (side === 'into') return many ? `Plan from ${count(chosen.value.length, 'course')}` : `Plan from ${first.term}`;
+  return many ? `Open ${count(chosen.value.length, 'plan')}` : `Plan into ${courseCode(first)}`;
 });
 
-/** Opens a plan for each pair; with one it goes there, with several the Desk shows them. */
+/** Several sources make one plan, in the order chosen; several shells one each. */
 async function open(): Promise<void> {
   trouble.value = '';
   try {
     const plans: string[] = [];
-    for (const other of chosen.value) {
-      const [source, destination] = side === 'into' ? [other.id, id] : [id, other.id];
-      plans.push((await openPlan(source, destination)).id);
-    }
+    const others = chosen.value.map((other) => other.id);
+    if (side === 'into') plans.push((await openPlan(others, id)).id);
+    else for (const shell of others) plans.push((await openPlan([id], shell)).id);
     if (plans.length === 1) await router.push({ name: 'plan', params: { id: plans[0] } });
     else {
       announce(`${count(plans.length, 'plan')} opened.`);

@@ -35,8 +35,7 @@ const knots = computed(() => [
 ]);
 
 const classDays = computed(() => {
-  const { source, shell } = plan.view!;
-  const [before, after] = [source, shell].map(({ meetings }) => weekdayWords(meetings));
+  const [before, after] = [plan.source, plan.view!.shell].map(({ meetings }) => weekdayWords(meetings));
   return before === after || before === '' || after === '' ? '' : `class moves from ${before} to ${after} · `;
 });
 const savedWords = computed(() => {
@@ -44,6 +43,13 @@ const savedWords = computed(() => {
   return `${classDays.value}${{ saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving]}`;
 });
 const share = computed(() => (isRunning.value ? runs.job!.share : plan.isDone ? 1 : 0));
+
+/** The old course; of several their list. */
+function openOld(): void {
+  if (plan.sources.length > 1)
+    void router.push({ name: 'plan', params: { id: plan.view!.id, knot: 'what' }, query: { show: 'sources' } });
+  else void router.push({ name: 'course', params: { id: plan.source.course.id } });
+}
 
 async function bring(): Promise<void> {
   const outcome = await plan.bring();
@@ -57,7 +63,7 @@ async function bring(): Promise<void> {
       {{ course.code }} {{ course.number }} {{ course.title }} <small>{{ savedWords }}</small>
     </h1>
     <div class="pair">
-      <button class="side" @click="router.push({ name: 'course', params: { id: plan.view!.source.course.id } })">
+      <button class="side" @click="openOld">
         <span class="term">{{ plan.sides!.old.term }}</span>
         <small>{{ plan.sides!.old.words }}</small>
       </button>

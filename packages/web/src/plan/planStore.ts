@@ -1,9 +1,13 @@
 import {
+  joinSources,
+  policiesInForce,
   settledAs,
   type BringOutcome,
   type Choices,
   type Decisions,
   type DoubtCause,
+  type Origin,
+  type PlanSourceView,
   type PlanView,
   type PlanDecided,
   type PlanGround,
@@ -11,15 +15,19 @@ import {
   type Preview,
   type Review,
   type Settlement,
+  type Snapshot,
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiProblem, sentenceOf } from '../shared/api/client.js';
-import { fetchPlan, saveDecisions, takeBackRun } from '../shared/api/plans.js';
+import { changeSources, fetchPlan, saveDecisions, takeBackRun } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count, sectionWords } from '../shared/words.js';
 import { useWorkedPlan } from './preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
+import { sourceNames } from './sourceNames.js';
+import { useOverlaps, type OverlapInForce } from './useOverlaps.js';
+import { summedLearners } from './planWords.js';
 import { useUndo } from './useUndo.js';
 
 const CONFLICT = 409;
@@ -38,12 +46,26 @@ export const usePlanStore = defineStore('plan', () => {
   let saves: Promise<void> = Promise.resolve();
   const undoing = useUndo<Decisions>();
 
-  const policy = computed<Policy>(() => decisions.value.policy ?? view.value?.suggestion.proposed.policy ?? {});
-
-  const ground = computed<PlanGround | null>(() => view.value);
+  const sources = computed(() => view.value?.sources ?? []);
+  const overlaps = useOverlaps(sources, decisions);
+  const ground = computed<PlanGround | null>(() =>
+    view.value === null
+      ? null
+      : {
+          ...joinSources(sources.value, { sources: overlaps.inForce.value }, true),
+          shell: view.value.shell,
+          standingRecipe: view.value.standingRecipe,
+        },
+  );
+  const policies = computed<Readonly<Record<string, Policy>>>(() =>
+    view.value === null ? {} : policiesInForce(sources.value, decisions.value).policies,
+  );
+  /** The policy of the first source's dates. */
+  const policy = computed<Policy>(() => policies.value[sources.value[0]?.source.course.id ?? ''] ?? {});
   const decided = computed<PlanDecided>(() => ({
     decisions: decisions.value,
     policy: policy.value,
+    policies: policies.value,
     ...(view.value === null ? {} : { now: view.value.now }),
   }));
   const worked = useWorkedPlan(ground, decided);
@@ -151,9 +173,35 @@ export const usePlanStore = defineStore('plan', () => {
     decide({ settled: { ...decisions.value.settled, ...settled } }, `fine as it is: ${cause.sentence}`);
   }
 
-  function settleBy(settlement: Settlement): void {
+  /**
+   * Decides how the dates of one source go; without a policy they go as proposed.
+   *
+   * @param course  id of the source
+   */
+  function decidePolicy(course: string, next: Policy | undefined, what: string): void {
+    if (course === sources.value[0]!.source.course.id) return decide({ policy: next }, what);
+    const { [course]: _, ...others } = decisions.value.policies ?? {};
+    decide({ policies: next === undefined ? others : { ...others, [course]: next } }, what);
+  }
+
+  function settleBy({ course = sources.value[0]!.source.course.id }: DoubtCause, settlement: Settlement): void {
     if (settlement.settle === 'byHand') setByHand(settlement.dates);
-    else decide({ policy: { ...policy.value, weekdays: settlement.weekdays } }, 'move the weekday along');
+    else decidePolicy(course, { ...policies.value[course], weekdays: settlement.weekdays }, 'move the weekday along');
+  }
+
+  /** Says from which courses the plan brings, the one that goes before the others first. */
+  async function bringFrom(ids: readonly string[]): Promise<void> {
+    const plan = view.value;
+    if (plan === null) return;
+    trouble.value = '';
+    await flush();
+    try {
+      await changeSources(plan.id, version, ids);
+      await load(plan.id);
+      announce(`${count(ids.length, 'course')} to bring from. ${totals.value.come} of ${totals.value.of} come.`);
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
   }
 
   /** Brings what the plan says; the outcome, or `null` when it failed and nothing was written. */
@@ -172,9 +220,9 @@ export const usePlanStore = defineStore('plan', () => {
         return null;
       }
       if (state.is === 'running') return null;
-      const { source, shell } = plan;
+      const { shell } = plan;
       announce(
-        `Done: ${lastRun.value?.counts.things ?? 0} things of ${source.course.term} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
+        `Done: ${lastRun.value?.counts.things ?? 0} things of ${plan.sources[0]!.source.course.term} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
       );
       return state.outcome;
     } catch (error) {
@@ -197,18 +245,48 @@ export const usePlanStore = defineStore('plan', () => {
 
   const sides = computed(() => {
     if (view.value === null) return null;
-    const { source, shell } = view.value;
-    const words = ({ course, meetings }: typeof source): string => sectionWords({ ...course, meetings });
+    const { shell } = view.value;
+    const [{ source }, ...others] = sources.value as [PlanSourceView, ...PlanSourceView[]];
+    const words = ({ course, meetings }: Snapshot): string => sectionWords({ ...course, meetings });
+    const more = others.length === 0 ? '' : ` · and ${count(others.length, 'more course')}`;
     return {
-      old: { term: source.course.term, words: words(source) },
+      old: { term: source.course.term, words: `${words(source)}${more}` },
       new: { term: shell.course.term, words: words(shell) },
     };
   });
+  /** The old course, or several as one. */
+  const source = computed(() => ground.value!.source);
+  const findings = computed(() => ground.value!.findings);
+  /** Learners of the old course, whose data never comes; of several the sum. */
+  const learners = computed(() => summedLearners(sources.value.map((each) => each.learners)));
+  const names = computed(() => sourceNames(sources.value.map((each) => each.source.course)));
+  const nameOf = (course: string): string => names.value.get(course) ?? '';
+  /** Takes things that stand in several sources from one of them. */
+  function takeFrom(things: readonly OverlapInForce[], course: string): void {
+    const taken = Object.fromEntries(things.map(({ overlap }) => [overlap[0]!.item, course]));
+    choose(
+      { sources: { ...decisions.value.choices.sources, ...taken } },
+      `take ${count(things.length, 'thing')} from ${nameOf(course)}`,
+    );
+  }
+  /** Where a thing is from. */
+  const originOf = (id: string): Origin =>
+    ground.value?.joined?.origins.get(id) ?? { course: sources.value[0]!.source.course.id, item: id };
 
   return {
     view,
     decisions,
+    sources,
+    source,
+    findings,
+    ground,
+    learners,
+    originOf,
+    nameOf,
+    takeFrom,
+    overlaps: overlaps.all,
     policy,
+    policies,
     preview,
     problem,
     failure,
@@ -226,6 +304,8 @@ export const usePlanStore = defineStore('plan', () => {
     backToRule,
     settle,
     settleBy,
+    decidePolicy,
+    bringFrom,
     undo,
     redo,
     undoable: undoing.undoable,

@@ -82,6 +82,12 @@ export function fateLines(source: Snapshot, preview: Preview): FateLine[] {
   return lines;
 }
 
+export const summedLearners = (counts: readonly LearnerCounts[]): LearnerCounts =>
+  Object.fromEntries(LEARNER_SORTS.map((sort) => [sort, counts.reduce((sum, each) => sum + each[sort], 0)])) as Record<
+    keyof LearnerCounts,
+    number
+  >;
+
 /** “0 of 24 people, 0 of 552 pieces of handed-in work …”: what never comes, with the zeros. */
 export function zerosWords(learners: LearnerCounts): string {
   return LEARNER_SORTS.map((sort) => {
@@ -141,8 +147,6 @@ export function chainWords(why: readonly Why[], titleOf: (id: string) => string)
           return ['comes, since all that it reads and guards does'];
         case 'endMissing':
           return [`stays, since ${title} does`];
-        case 'overlap':
-          return ['comes from another course'];
         case 'standsThere':
           return ['stays, since the shell has it'];
         case 'all':

@@ -130,6 +130,12 @@ export const removeShell: Command<EditOf, void> = async ({ manager }, { courseId
   for (const table of ['item', 'item_link', 'moment', 'item_alias', 'mark', 'deed'])
     await manager.query(`DELETE FROM ${table} WHERE course_id = ?`, [courseId]);
   await manager.query('DELETE FROM plan WHERE destination_id = ? OR source_id = ?', [courseId, courseId]);
+  await manager.query(
+    `UPDATE plan SET version = version + 1, further_sources =
+            (SELECT json_group_array(value) FROM json_each(plan.further_sources) WHERE value <> ?)
+      WHERE EXISTS (SELECT 1 FROM json_each(plan.further_sources) WHERE value = ?)`,
+    [courseId, courseId],
+  );
   await manager.delete(CourseStaffRow, { courseId });
   await manager.delete(CourseRow, { id: courseId });
 };

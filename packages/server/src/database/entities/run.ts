@@ -2,6 +2,12 @@ import type { Decisions, Policy, RunCounts } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import type { RunOperation } from '../../runs/operations.js';
 
+/** Every source of a plan or run, the one that goes before the others first. */
+export const sourcesOf = ({ sourceId, furtherSources }: Pick<PlanRow, 'sourceId' | 'furtherSources'>): string[] => [
+  sourceId,
+  ...furtherSources,
+];
+
 /** A rollover being prepared. It stores decisions; what they lead to is computed. */
 @Entity('plan')
 @Index('plan_pair', ['sourceId', 'destinationId'], { unique: true })
@@ -9,8 +15,13 @@ export class PlanRow {
   @PrimaryColumn({ type: 'text' })
   id!: string;
 
+  /** The source that goes before the others. */
   @Column({ type: 'text', name: 'source_id' })
   sourceId!: string;
+
+  /** Courses that it brings from too, in their order. */
+  @Column({ type: 'simple-json', name: 'further_sources', default: '[]' })
+  furtherSources!: string[];
 
   @Column({ type: 'text', name: 'destination_id' })
   destinationId!: string;
@@ -45,6 +56,9 @@ export class RunRow {
 
   @Column({ type: 'text', name: 'source_id' })
   sourceId!: string;
+
+  @Column({ type: 'simple-json', name: 'further_sources', default: '[]' })
+  furtherSources!: string[];
 
   @Column({ type: 'text', name: 'destination_id' })
   destinationId!: string;

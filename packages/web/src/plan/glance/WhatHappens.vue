@@ -8,7 +8,7 @@ import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '.
 defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
 
-const lines = computed(() => fateLines(plan.view!.source, plan.preview!));
+const lines = computed(() => fateLines(plan.source, plan.preview!));
 /** What has to be known first: what stands in the shell already, and what the registrar changed. */
 const remarks = computed(() => [
   ...standingWords(plan.view!.standing),
@@ -42,7 +42,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
           {{ line.number }}
         </button>
       </PlanLine>
-      <PlanLine title="Never comes" :detail="zerosWords(plan.view!.learnersInSource)" number="0" />
+      <PlanLine title="Never comes" :detail="zerosWords(plan.learners)" number="0" />
     </ul>
   </section>
 </template>

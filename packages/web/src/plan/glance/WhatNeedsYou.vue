@@ -10,9 +10,8 @@ const plan = usePlanStore();
 const router = useRouter();
 
 const notes = computed(() => {
-  const { source } = plan.view!;
-  const items = new Map(source.items.map((item) => [item.id, item]));
-  return source.marks.flatMap((mark) => {
+  const items = new Map(plan.source.items.map((item) => [item.id, item]));
+  return plan.source.marks.flatMap((mark) => {
     const item = items.get(mark.item);
     return mark.note === undefined || item === undefined ? [] : [{ ...mark, note: mark.note, title: item.title }];
   });
@@ -32,7 +31,8 @@ function see({ code }: LooseEnd): void {
   });
 }
 function open(item: string): void {
-  void router.push({ name: 'course', params: { id: plan.view!.source.course.id }, query: { item } });
+  const origin = plan.originOf(item);
+  void router.push({ name: 'course', params: { id: origin.course }, query: { item: origin.item } });
 }
 </script>
 

@@ -25,7 +25,10 @@ const rows = computed(() =>
       shell had, {{ count(run.counts.places, 'place') }} kept; {{ count(run.counts.dates, 'date') }} moved.
       {{ dayWords(parseDay(run.at)) }} at {{ run.at.slice(11) }}, by {{ run.by }}.
     </p>
-    <p class="quiet">Never came: {{ zerosWords(plan.view!.learnersInSource) }}.</p>
+    <p v-if="run.counts.bySource" class="quiet">
+      {{ run.counts.bySource.map(({ name, things }) => `${things} from ${name}`).join(' · ') }}.
+    </p>
+    <p class="quiet">Never came: {{ zerosWords(plan.learners) }}.</p>
     <p class="back">
       <ElButton plain type="primary" @click="plan.takeBack()">Take it back</ElButton>
       <span class="quiet">The shell will be exactly as it was before.</span>

@@ -15,8 +15,8 @@ const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
 
 /** The new course once it is there, the old one before. */
 function open(item: string): void {
-  const { source, shell } = plan.view!;
-  void router.push({ name: 'course', params: { id: (plan.isDone ? shell : source).course.id }, query: { item } });
+  const place = plan.isDone ? { course: plan.view!.shell.course.id, item } : plan.originOf(item);
+  void router.push({ name: 'course', params: { id: place.course }, query: { item: place.item } });
 }
 </script>
 

@@ -12,7 +12,7 @@ const plan = usePlanStore();
 const { answer: decide, titleOf } = useAnswers();
 
 const id = computed(() => line.item!);
-const sourceItem = computed(() => plan.view!.source.items.find((item) => item.id === id.value)!);
+const sourceItem = computed(() => plan.source.items.find((item) => item.id === id.value)!);
 const shellItem = computed(() => plan.view!.shell.items.find((item) => item.id === line.to)!);
 const differences = computed(() => differencesOf(sourceItem.value, shellItem.value, sourceItem.value.moments ?? []));
 const answer = computed((): Answer => plan.decisions.answers?.[id.value] ?? {});

@@ -5,6 +5,7 @@ import {
   FLAG_WORDS,
   MARK_WORDS,
   momentWords,
+  originKey,
   parseDay,
   ROLE_WORDS,
   sectionsOf,
@@ -23,7 +24,7 @@ import DecideBoth from './DecideBoth.vue';
 import type { OldRow } from './spreadRows.js';
 
 const { row } = defineProps<{ row: OldRow }>();
-const emit = defineEmits<{ close: []; toggle: [] }>();
+const emit = defineEmits<{ close: []; toggle: []; open: [item: string] }>();
 
 const plan = usePlanStore();
 const router = useRouter();
@@ -34,15 +35,31 @@ const failure = ref('');
 const back = ref<HTMLButtonElement>();
 
 const item = computed(() => row.item!);
+const origin = computed(() => plan.originOf(item.value.id));
+const oldTerm = computed(() => (plan.sources.length > 1 ? plan.nameOf(origin.value.course) : plan.sides!.old.term));
 const line = computed(() => plan.preview!.lines.find((each) => each.item === item.value.id)!);
 const landed = computed(() => plan.preview!.items.find(({ id }) => id === line.value.to));
 const dates = computed(() => plan.preview!.dates.filter((date) => date.item === item.value.id));
-const evidence = computed(() => plan.view!.findings.filter((finding) => finding.item === item.value.id));
+const evidence = computed(() => plan.findings.filter((finding) => finding.item === item.value.id));
 const comes = computed(() => line.value.verb !== 'leave');
 const isAsked = computed(() => line.value.verb === 'ask');
 const chain = computed(() => chainWords(line.value.why, (id) => titles.value.get(id) ?? 'something that is not here'));
-const titles = computed(() => new Map(plan.view!.source.items.map(({ id, title }) => [id, title])));
-const mark = computed(() => plan.view!.source.marks.find((each) => each.item === item.value.id));
+/** Of a thing that stands in several sources: those from which it could come instead. */
+const elsewhere = computed(() => {
+  const { course } = origin.value;
+  const here = plan.overlaps.find(({ overlap }) =>
+    overlap.some((each) => each.item === origin.value.item && each.course === course),
+  );
+  return here === undefined
+    ? []
+    : here.overlap.filter((each) => each.course !== course).map((each) => ({ ...each, here }));
+});
+function takeFrom({ course, item: id, here }: (typeof elsewhere.value)[number]): void {
+  plan.takeFrom([here], course);
+  emit('open', plan.ground?.joined?.ids.get(originKey(course, id)) ?? id);
+}
+const titles = computed(() => new Map(plan.source.items.map(({ id, title }) => [id, title])));
+const mark = computed(() => plan.source.marks.find((each) => each.item === item.value.id));
 
 /** What the new course will show: the old text, the shell's own, or what a person wrote. */
 const landedView = computed((): ItemView | undefined => {
@@ -83,7 +100,7 @@ const isHeldOutside = computed(() => evidence.value.some(({ finding }) => findin
 
 /** What a thing leads to is opened in the old course; the plan stays one step back. */
 const look = (key: string): void =>
-  void router.push({ name: 'course', params: { id: plan.view!.source.course.id }, query: { item: key } });
+  void router.push({ name: 'course', params: { id: origin.value.course }, query: { item: key } });
 
 useKeys({
   Escape: () => emit('close'),
@@ -92,7 +109,7 @@ useKeys({
 
 onMounted(() => {
   back.value?.focus();
-  fetchItem(plan.view!.source.course.id, item.value.id).then(
+  fetchItem(origin.value.course, origin.value.item).then(
     (found) => void (view.value = found),
     (error: unknown) => void (failure.value = sentenceOf(error)),
   );
@@ -110,16 +127,20 @@ onMounted(() => {
       <button ref="back" class="plain-link" @click="emit('close')">Back to the spread</button>
       <button class="plain-link" @click="emit('toggle')">{{ comes ? 'leave it' : 'bring it' }}</button>
       <span v-if="chain" class="quiet">{{ chain }}</span>
+      <span v-for="each in elsewhere" :key="each.course" class="quiet">
+        stands in {{ plan.nameOf(each.course) }} too
+        <button class="plain-link" @click="takeFrom(each)">take that one</button>
+      </span>
     </p>
     <DecideBoth v-if="isAsked" :line="line" :old="view" :here="theirs" />
     <article class="sheet" :aria-label="`${item.title}, as it was`">
-      <p class="quiet small">{{ plan.sides!.old.term }}, as it was · {{ row.kind }}</p>
+      <p class="quiet small">{{ oldTerm }}, as it was · {{ row.kind }}</p>
       <h2>{{ item.title }}</h2>
       <p v-for="moment in item.moments" :key="moment.id" class="small">
         {{ ROLE_WORDS[moment.role] }} {{ momentWords(moment.at) }}
       </p>
       <p v-if="failure" role="alert">{{ failure }}</p>
-      <ItemBody v-else-if="view" :view="view" :course-id="plan.view!.source.course.id" @open="look" />
+      <ItemBody v-else-if="view" :view="view" :course-id="origin.course" @open="look" />
     </article>
     <article class="sheet" :aria-label="`${item.title}, as it will be`">
       <p class="quiet small">{{ plan.sides!.new.term }}, {{ plan.isDone ? 'as it is' : 'as it will be' }}</p>
@@ -163,7 +184,7 @@ onMounted(() => {
           <button class="plain-link" @click="keepPlace(false)">keep no place</button>
         </p>
         <p v-else-if="line.headingOnly" class="quiet">Only the heading comes, for what stands in it.</p>
-        <ItemBody v-else-if="landedView" :view="landedView" :course-id="plan.view!.source.course.id" @open="look" />
+        <ItemBody v-else-if="landedView" :view="landedView" :course-id="origin.course" @open="look" />
       </template>
       <template v-else>
         <h2 class="stays">Stays behind</h2>

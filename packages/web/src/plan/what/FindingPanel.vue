@@ -9,7 +9,7 @@ defineEmits<{ close: []; open: [item: string] }>();
 
 const plan = usePlanStore();
 const { lines, turn, chooseItem } = useChoosing();
-const titles = computed(() => new Map(plan.view!.source.items.map(({ id, title }) => [id, title])));
+const titles = computed(() => new Map(plan.source.items.map(({ id, title }) => [id, title])));
 const ids = computed(() => reason.findings.map(({ item }) => item));
 const comes = (id: string): boolean => lines.value.get(id)?.verb !== 'leave';
 const MOST_SHOWN = 200;

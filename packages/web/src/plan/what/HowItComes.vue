@@ -9,7 +9,7 @@ const choices = computed(() => plan.decisions.choices);
 const STATES: readonly LandingState[] = ['as it was', 'draft', 'hidden'];
 const landing = computed(() => choices.value.landing ?? 'as it was');
 const kinds = computed(() => {
-  const present = new Set(plan.view!.source.items.map(({ kind }) => kind));
+  const present = new Set(plan.source.items.map(({ kind }) => kind));
   const withoutState = new Set(['rule', 'courseSettings', 'gradeCategory', 'lineItem', 'scoreScale']);
   return KINDS.filter((kind) => present.has(kind) && !withoutState.has(kind));
 });
@@ -20,12 +20,10 @@ function landKind(kind: string, state: LandingState | ''): void {
 }
 
 const openingPosts = computed(
-  () =>
-    plan.view!.source.items.filter(({ kind, details }) => kind === 'discussion' && details?.openingPost === true)
-      .length,
+  () => plan.source.items.filter(({ kind, details }) => kind === 'discussion' && details?.openingPost === true).length,
 );
 const settings = computed((): readonly SettingName[] => {
-  const { items } = plan.view!.source;
+  const { items } = plan.source;
   const own = items.find(({ kind }) => kind === 'courseSettings');
   return own === undefined
     ? []

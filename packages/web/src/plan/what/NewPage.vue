@@ -35,7 +35,12 @@ useResizeWatch(scroller, scrolled);
         :style="{ transform: `translateY(${start}px)` }"
         role="listitem"
       >
-        <span class="title" :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }">{{ rows[index]!.title }}</span>
+        <span class="title" :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }"
+          >{{ rows[index]!.title }}
+          <small v-if="rows[index]!.from" class="from" :class="{ other: rows[index]!.from.isOther }">{{
+            rows[index]!.from.words
+          }}</small></span
+        >
         <span class="kind">{{ rows[index]!.kind }}</span>
         <span class="date" :class="rows[index]!.tone"
           ><span>{{ rows[index]!.date }}</span></span

@@ -84,7 +84,11 @@ useResizeWatch(scroller, scrolled);
           @click.stop="((focused = index), emit('toggle', rows[index]!))"
         ></span>
         <span class="title" :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }"
-          ><span>{{ rows[index]!.title }}</span> <small v-if="rows[index]!.note">{{ rows[index]!.note }}</small></span
+          ><span>{{ rows[index]!.title }}</span>
+          <small v-if="rows[index]!.from" class="from" :class="{ other: rows[index]!.from.isOther }">{{
+            rows[index]!.from.words
+          }}</small>
+          <small v-if="rows[index]!.note">{{ rows[index]!.note }}</small></span
         >
         <span class="kind">{{ rows[index]!.kind }}</span>
         <span class="date">{{ rows[index]!.date }}</span>
@@ -143,11 +147,5 @@ useResizeWatch(scroller, scrolled);
 .box.part {
   border-color: var(--indigo);
   box-shadow: inset 6px 0 0 var(--indigo);
-}
-
-small {
-  font-size: 12px;
-  font-weight: 400;
-  color: var(--quiet);
 }
 </style>

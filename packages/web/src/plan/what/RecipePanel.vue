@@ -22,7 +22,7 @@ const name = ref('');
 const isShared = ref(false);
 const applied = shallowRef<(RecipeApplied & { readonly name: string }) | null>(null);
 
-const ground = computed(() => ({ source: plan.view!.source, findings: plan.view!.findings }));
+const ground = computed(() => ({ source: plan.source, findings: plan.findings }));
 const byRule = computed(() => recipeOf(plan.decisions.choices));
 const parts = computed(() => partsOf(byRule.value).length);
 const department = computed(() => plan.view!.department);

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import type { FindingName } from '@yarin/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import AnswersPanel from './AnswersPanel.vue';
 import FindingPanel from './FindingPanel.vue';
 import { GROUPINGS, type Grouping } from './grouping.js';
 import HowItComes from './HowItComes.vue';
 import RecipePanel from './RecipePanel.vue';
+import SourcesPanel from './SourcesPanel.vue';
 import { useAnswers } from './useAnswers.js';
 import { useReasons } from './useReasons.js';
 
@@ -19,10 +21,18 @@ const plan = usePlanStore();
 const { reasons, aside, noted } = useReasons();
 const { waiting } = useAnswers();
 const route = useRoute();
-const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | null>(
-  route.query.show === 'decisions' ? 'answers' : null,
+const SHOWN = { decisions: 'answers', sources: 'sources' } as const;
+const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | 'sources' | null>(askedFor());
+watch(
+  () => route.query.show,
+  () => (opened.value = askedFor() ?? opened.value),
 );
+function askedFor(): 'answers' | 'sources' | null {
+  const { show } = route.query;
+  return show === 'decisions' || show === 'sources' ? SHOWN[show] : null;
+}
 const showsNoted = ref(false);
+const groupings = computed(() => GROUPINGS.filter((each) => each !== 'source' || plan.sources.length > 1));
 
 const shown = computed(() => reasons.value.find(({ name }) => name === opened.value));
 /** A thing that is opened has the page to itself. */
@@ -77,7 +87,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
       <span class="by">
         by
         <button
-          v-for="each in GROUPINGS"
+          v-for="each in groupings"
           :key="each"
           class="grouping"
           :aria-pressed="grouping === each"
@@ -89,6 +99,9 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
       <button class="plain-link" :aria-expanded="opened === 'how'" @click="toggle('how')">how it comes</button>
       <button class="plain-link" :aria-expanded="opened === 'recipes'" @click="toggle('recipes')">
         {{ plan.decisions.recipe ? `recipe: ${plan.decisions.recipe.name}` : 'recipes' }}
+      </button>
+      <button class="plain-link" :aria-expanded="opened === 'sources'" @click="toggle('sources')">
+        from {{ count(plan.sources.length, 'course') }}
       </button>
       <span class="undo">
         <button class="plain-link" :disabled="plan.undoable === ''" :title="plan.undoable" @click="plan.undo()">
@@ -104,6 +117,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
     <AnswersPanel v-else-if="opened === 'answers' && waiting > 0" @open="open" />
     <HowItComes v-else-if="opened === 'how'" />
     <RecipePanel v-else-if="opened === 'recipes'" />
+    <SourcesPanel v-else-if="opened === 'sources'" />
   </div>
 </template>
 

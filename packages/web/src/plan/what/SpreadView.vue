@@ -12,6 +12,7 @@ import SpreadStrip from './SpreadStrip.vue';
 import SpreadGutter from './SpreadGutter.vue';
 import type { Grouping } from './grouping.js';
 import { filterRows } from './filterRows.js';
+import { placesFrom } from './placesFrom.js';
 import { layOldPage, newRows, oldRows, type OldRow } from './spreadRows.js';
 import { useChoosing } from './useChoosing.js';
 import { useUndoKeys } from '../useUndoKeys.js';
@@ -26,19 +27,29 @@ const grouping = ref<Grouping>('outline');
 const filter = ref('');
 const focused = ref(0);
 const opened = ref<OldRow | null>(null);
+/** A thing that comes from another course now is no more on the page under its old name. */
+const shown = computed(() => left.value.find(({ key, item }) => item !== undefined && key === opened.value?.key));
 const oldPage = useTemplateRef<InstanceType<typeof OldPage>>('oldPage');
 const newPage = useTemplateRef<InstanceType<typeof NewPage>>('newPage');
 const scrolls = ref({ old: 0, new: 0, height: 500 });
 
-const locked = computed(() => lockedItems(plan.view!.standingRecipe, plan.view!));
-const layout = computed(() => layOldPage(plan.view!.source, plan.view!.findings, grouping.value, locked.value));
+const locked = computed(() => lockedItems(plan.view!.standingRecipe, plan.ground!));
+/** Of several sources: where each thing is from. */
+const fromOf = computed(() => (plan.sources.length < 2 ? undefined : placesFrom(plan.ground!.joined!, plan.nameOf)));
+const layout = computed(() =>
+  layOldPage(plan.source, plan.findings, grouping.value, { locked: locked.value, fromOf: fromOf.value }),
+);
 const left = computed(() => filterRows(oldRows(layout.value, plan.preview!), filter.value));
 // Of a large course these follow a moment later, and the page is built anew only then.
 const items = computed(() => plan.preview!.items);
 const causes = computed(() => plan.preview!.causes);
 const shownOnLeft = computed(() => new Set(filter.value === '' ? [] : left.value.flatMap(({ to }) => to ?? [])));
 const right = computed(() =>
-  filterRows(newRows(items.value, causes.value, grouping.value, plan.view!.findings), filter.value, shownOnLeft.value),
+  filterRows(
+    newRows(items.value, causes.value, grouping.value, plan.findings, fromOf.value),
+    filter.value,
+    shownOnLeft.value,
+  ),
 );
 const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
 const pairs = computed(() =>
@@ -109,11 +120,23 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
 <template>
   <div class="what">
     <SpreadStrip v-model:grouping="grouping" v-model:filter="filter" @open="openItem" />
-    <FacingPages v-if="opened?.item" :row="opened" @toggle="act(opened)" @close="opened = null" />
-    <div v-show="!opened" class="spread">
+    <FacingPages
+      v-if="shown"
+      :key="shown.key"
+      :row="shown"
+      @toggle="act(shown)"
+      @close="opened = null"
+      @open="openItem"
+    />
+    <div v-show="!shown" class="spread">
       <section class="page">
         <h2>
-          {{ plan.sides!.old.term }}, as it was <em>{{ count(plan.totals.of, 'thing') }}</em>
+          {{
+            plan.sources.length > 1
+              ? `${count(plan.sources.length, 'course')}, as they were`
+              : `${plan.sides!.old.term}, as it was`
+          }}
+          <em>{{ count(plan.totals.of, 'thing') }}</em>
         </h2>
         <OldPage
           ref="oldPage"

@@ -10,8 +10,18 @@ import {
 } from '@yarin/core';
 
 /** By what the things of a page stand together. */
-export type Grouping = 'outline' | 'kind' | 'finding';
-export const GROUPINGS: readonly Grouping[] = ['outline', 'kind', 'finding'];
+export type Grouping = 'outline' | 'kind' | 'finding' | 'source';
+export const GROUPINGS: readonly Grouping[] = ['outline', 'kind', 'finding', 'source'];
+/** By these, units hold what stands in them. */
+export const NESTED: ReadonlySet<Grouping> = new Set(['outline', 'source']);
+
+/** What the things of a page are told apart by. */
+interface Apart<Each> {
+  /** The first finding of an item; things without one stand last when grouped by finding. */
+  readonly findingOf: (item: Each) => FindingName | undefined;
+  /** The course that an item is from. */
+  readonly sourceOf: (item: Each) => string;
+}
 
 /** A heading with what stands under it, or a thing with how deep it is nested. */
 export type Grouped<Each> =
@@ -26,15 +36,11 @@ export type Grouped<Each> =
 
 const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 
-/**
- * The rows of a page.
- *
- * @param findingOf  the first finding of an item; things without one stand last when grouped by finding
- */
+/** The rows of a page. */
 export function grouped<Each extends SnapshotItem>(
   items: readonly Each[],
   grouping: Grouping,
-  findingOf: (item: Each) => FindingName | undefined,
+  { findingOf, sourceOf }: Apart<Each>,
 ): Grouped<Each>[] {
   const outline = outlineOf(items);
   if (grouping === 'outline')
@@ -43,7 +49,16 @@ export function grouped<Each extends SnapshotItem>(
         ? { heading: row.area, says: '', kind: undefined, finding: undefined, items: row.items }
         : { heading: undefined, item: row.item, depth: row.depth },
     );
-  const inOrder = outline.flatMap((row) => (row.row === 'item' ? [row.item] : []));
+  const nested = outline.flatMap((row) => (row.row === 'item' ? [row] : []));
+  const inOrder = nested.map(({ item }) => item);
+  if (grouping === 'source') {
+    const depthOf = new Map(nested.map(({ item, depth }) => [item, depth]));
+    return [...groupsOf(inOrder, sourceOf)].flatMap(([heading, group]) =>
+      under(group, { heading }).map((row) =>
+        row.heading === undefined ? { ...row, depth: 1 + (depthOf.get(row.item) ?? 0) } : row,
+      ),
+    );
+  }
   if (grouping === 'kind') {
     const byKind = groupsOf(inOrder, ({ kind }) => kind);
     return KINDS.flatMap((kind) =>

@@ -14,7 +14,8 @@ import {
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
-import { grouped, type Grouping } from './grouping.js';
+import { grouped, NESTED, type Grouping } from './grouping.js';
+import type { FromOf } from './placesFrom.js';
 
 export type BoxState = 'on' | 'off' | 'part';
 /** How a strand is drawn: it comes, stays behind, keeps its place, joins what is there, or needs a decision. */
@@ -25,6 +26,8 @@ export interface RowBase {
   readonly title: string;
   readonly depth: number;
   readonly isHeading: boolean;
+  /** Of several sources: where it is from. */
+  readonly from: { readonly words: string; readonly isOther: boolean } | undefined;
 }
 
 /** A row of the old page. Headings of areas, kinds and findings have no item of their own. */
@@ -80,8 +83,6 @@ function noteOf(line: PlanLine, marked: string, titleOf: (id: string | undefined
       return `heading of ${titleOf(why.item)}`;
     case 'endMissing':
       return `stays with ${titleOf(why.item)}`;
-    case 'overlap':
-      return 'comes from another course';
     case 'standsThere':
       return 'the shell has it';
     case 'mark':
@@ -146,6 +147,16 @@ function coveredBy({ items }: Snapshot): (at: number) => number[] {
   };
 }
 
+/** Under which heading things stand when they stand by source. */
+const SHELL_ITSELF = 'the shell’s own';
+const sourceBy =
+  (fromOf: FromOf | undefined) =>
+  ({ id }: Pick<SnapshotItem, 'id'>): string =>
+    fromOf?.(id).name ?? '';
+
+const nameOnly = (from: ReturnType<FromOf> | undefined): RowBase['from'] =>
+  from === undefined ? undefined : { words: from.name, isOther: from.isOther };
+
 /** A row of the old page without what choosing changes. */
 interface LaidRow extends Omit<OldRow, 'box' | 'note' | 'strand' | 'to'> {
   /** Places of what it covers. */
@@ -164,12 +175,19 @@ export interface OldLayout {
   readonly rows: readonly LaidRow[];
 }
 
-/** @param locked  things about which only an administrator decides */
+/** What a page says beside its things. */
+interface Beside {
+  /** Things about which only an administrator decides. */
+  readonly locked?: ReadonlySet<string>;
+  /** Of several sources: where each thing is from. */
+  readonly fromOf?: FromOf | undefined;
+}
+
 export function layOldPage(
   source: Snapshot,
   findings: readonly Finding[],
   grouping: Grouping,
-  locked: ReadonlySet<string> = new Set(),
+  { locked = new Set(), fromOf }: Beside = {},
 ): OldLayout {
   const places = new Map(source.items.map(({ id }, at) => [id, at]));
   const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
@@ -177,7 +195,8 @@ export function layOldPage(
   const evidenceOf = new Map(findings.map(({ item, finding, evidence }) => [`${item} ${finding}`, evidence]));
   const within = coveredBy(source);
   const idsAt = (covered: readonly number[]): string[] => covered.map((at) => source.items[at]!.id);
-  const rows = grouped(source.items, grouping, ({ id }) => first.get(id)).map((row): LaidRow => {
+  const groups = { findingOf: ({ id }: SnapshotItem) => first.get(id), sourceOf: sourceBy(fromOf) };
+  const rows = grouped(source.items, grouping, groups).map((row): LaidRow => {
     if (row.heading !== undefined) {
       const covered = row.items.map(({ id }) => places.get(id)!);
       return {
@@ -185,6 +204,7 @@ export function layOldPage(
         title: row.heading,
         depth: 0,
         isHeading: true,
+        from: undefined,
         item: undefined,
         ofKind: row.kind,
         ofFinding: row.finding,
@@ -199,7 +219,7 @@ export function layOldPage(
     }
     const { item, depth } = row;
     const at = places.get(item.id)!;
-    const isUnit = item.kind === 'unit' && grouping === 'outline';
+    const isUnit = item.kind === 'unit' && NESTED.has(grouping);
     const covered = isUnit ? within(at) : [at];
     const mark = marks.get(item.id);
     return {
@@ -207,6 +227,7 @@ export function layOldPage(
       title: item.title,
       depth,
       isHeading: isUnit,
+      from: fromOf?.(item.id),
       item,
       ofKind: undefined,
       ofFinding: undefined,
@@ -236,6 +257,7 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
       title: row.title,
       depth: row.depth,
       isHeading: row.isHeading,
+      from: row.from,
       item,
       ofKind: row.ofKind,
       ofFinding: row.ofFinding,
@@ -260,16 +282,23 @@ export function newRows(
   causes: Review['causes'],
   grouping: Grouping,
   findings: readonly Finding[] = [],
+  fromOf?: FromOf,
 ): NewRow[] {
   const doubtful = new Set(causes.flatMap(({ moments }) => moments.map(({ id }) => id)));
   const first = firstFindings(findings);
-  return grouped(items, grouping, ({ from }) => first.get(from ?? '')).map((row): NewRow => {
+  const sourceOf = sourceBy(fromOf);
+  const groups = {
+    findingOf: ({ from }: PreviewItem) => first.get(from ?? ''),
+    sourceOf: ({ from }: PreviewItem) => (from === undefined ? SHELL_ITSELF : sourceOf({ id: from })),
+  };
+  return grouped(items, grouping, groups).map((row): NewRow => {
     if (row.heading !== undefined)
       return {
         key: `area ${row.heading}`,
         title: row.heading,
         depth: 0,
         isHeading: true,
+        from: undefined,
         item: undefined,
         kind: String(row.items.length),
         date: '',
@@ -283,7 +312,8 @@ export function newRows(
       key: item.id,
       title: item.title,
       depth,
-      isHeading: item.kind === 'unit' && grouping === 'outline',
+      isHeading: item.kind === 'unit' && NESTED.has(grouping),
+      from: nameOnly(item.from === undefined ? undefined : fromOf?.(item.from)),
       item,
       kind: KIND_WORDS[item.kind].one,
       date: item.verb === 'join' && date === '' ? 'joins' : isNew ? date : date || 'here already',

@@ -15,7 +15,7 @@ export interface NeedGroup {
 /** What of a plan waits for a person to decide, and the decisions that settle it. */
 export function useAnswers() {
   const plan = usePlanStore();
-  const items = computed(() => new Map(plan.view!.source.items.map((item) => [item.id, item])));
+  const items = computed(() => new Map(plan.source.items.map((item) => [item.id, item])));
   const standing = computed(() => new Map(plan.view!.shell.items.map((item) => [item.id, item])));
   const titleOf = (id: string): string =>
     items.value.get(id)?.title ?? standing.value.get(id)?.title ?? 'something that is not here';

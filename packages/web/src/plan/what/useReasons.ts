@@ -18,7 +18,7 @@ export function useReasons() {
   const reasons = computed((): Reason[] => {
     const staying = new Set(plan.preview!.lines.filter(({ verb }) => verb === 'leave').map(({ item }) => item));
     const byName = new Map<FindingName, Finding[]>();
-    for (const finding of plan.view!.findings) {
+    for (const finding of plan.findings) {
       const known = byName.get(finding.finding);
       if (known === undefined) byName.set(finding.finding, [finding]);
       else known.push(finding);

@@ -19,7 +19,7 @@ const plan = usePlanStore();
       plain
       type="primary"
       :aria-label="`${settlement.words}: ${cause.sentence}`"
-      @click="plan.settleBy(settlement)"
+      @click="plan.settleBy(cause, settlement)"
     >
       {{ settlement.words }}
     </ElButton>

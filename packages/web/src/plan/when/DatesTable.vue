@@ -3,10 +3,12 @@ import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 
-const { dates, doubtful, movable } = defineProps<{
+const { dates, doubtful, movable, fromOf } = defineProps<{
   dates: readonly PreviewDate[];
   doubtful: ReadonlySet<string>;
   movable: boolean;
+  /** Of several sources: where a date is from. */
+  fromOf?: ((date: PreviewDate) => string) | undefined;
 }>();
 const emit = defineEmits<{ set: [id: string, at: string]; back: [id: string] }>();
 const focused = defineModel<number>('focused', { required: true });
@@ -97,7 +99,9 @@ function why(date: PreviewDate): string {
         @click="focused = index"
         @dblclick="((focused = index), edit())"
       >
-        <span class="title" role="gridcell">{{ dates[index]!.title }}</span>
+        <span class="title" role="gridcell"
+          >{{ dates[index]!.title }} <small v-if="fromOf" class="quiet">{{ fromOf(dates[index]!) }}</small></span
+        >
         <span class="quiet" role="gridcell">{{ ROLE_WORDS[dates[index]!.role] }}</span>
         <span class="quiet" role="gridcell">{{ momentWords(dates[index]!.from) }}</span>
         <span role="gridcell" class="new">

@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { weekdayWord, type Landing } from '@yarin/core';
+import { weekdayWord, type Landing, type PlanSourceView, type Policy } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import { ruleWords } from '../planWords.js';
+
+/** The source whose dates it is about. */
+const { from } = defineProps<{ from: PlanSourceView }>();
 
 const plan = usePlanStore();
 const isOpen = ref(false);
@@ -16,19 +19,21 @@ const LANDINGS: readonly { value: Landing; label: string }[] = [
   { value: 'stay', label: 'stay on it' },
 ];
 
-const suggestion = computed(() => plan.view!.suggestion);
-const isProposed = computed(() => plan.decisions.policy === undefined);
+const suggestion = computed(() => from.suggestion);
+const course = computed(() => from.source.course.id);
+const policy = computed((): Policy => plan.policies[course.value]!);
+const isProposed = computed(() => policy.value === suggestion.value.proposed.policy);
 const rule = computed(() => {
-  const words = ruleWords(plan.policy);
+  const words = ruleWords(policy.value);
   return words[0]!.toUpperCase() + words.slice(1);
 });
-const map = computed(() => Object.entries(plan.policy.weekdays ?? {}));
+const map = computed(() => Object.entries(policy.value.weekdays ?? {}));
 const landing = computed({
-  get: () => plan.policy.landing ?? 'next',
-  set: (value: Landing) => plan.decide({ policy: { ...plan.policy, landing: value } }, 'another landing'),
+  get: () => policy.value.landing ?? 'next',
+  set: (value: Landing) => plan.decidePolicy(course.value, { ...policy.value, landing: value }, 'another landing'),
 });
 
-const backToProposal = (): void => plan.decide({ policy: undefined }, 'the proposed rule again');
+const backToProposal = (): void => plan.decidePolicy(course.value, undefined, 'the proposed rule again');
 </script>
 
 <template>
@@ -64,7 +69,7 @@ const backToProposal = (): void => plan.decide({ policy: undefined }, 'the propo
           >{{ count(option.doubts, 'doubt')
           }}{{ option.differs > 0 ? `, ${count(option.differs, 'date')} would differ` : ', the proposal' }}</span
         >
-        <button class="plain-link" @click="plan.decide({ policy: option.policy }, 'another rule')">take this</button>
+        <button class="plain-link" @click="plan.decidePolicy(course, option.policy, 'another rule')">take this</button>
       </li>
     </ul>
   </div>

@@ -17,9 +17,20 @@ const focused = ref(0);
 const week = ref<number | null>(null);
 const table = useTemplateRef<InstanceType<typeof DatesTable>>('table');
 
-const all = computed(() => (plan.isDone ? standingDates(plan.view!.source, plan.view!.shell) : plan.preview!.dates));
+const all = computed(() => (plan.isDone ? standingDates(plan.source, plan.view!.shell) : plan.preview!.dates));
+/** The chart shows one old term; the table the dates of all. */
+const looked = ref('');
+const shown = computed(() => plan.sources.find(({ source }) => source.course.id === looked.value) ?? plan.sources[0]!);
+const fromOf = computed(() =>
+  plan.sources.length < 2 ? undefined : ({ item }: PreviewDate): string => plan.nameOf(plan.originOf(item).course),
+);
+const woven = computed(() =>
+  plan.sources.length < 2
+    ? all.value
+    : all.value.filter(({ item }) => plan.originOf(item).course === shown.value.source.course.id),
+);
 const doubtful = computed(() => new Set(plan.preview!.causes.flatMap(({ moments }) => moments.map(({ id }) => id))));
-const weave = computed(() => weaveOf(plan.view!.source, plan.view!.shell, all.value, doubtful.value));
+const weave = computed(() => weaveOf(shown.value.source, plan.view!.shell, woven.value, doubtful.value));
 const movable = computed(() => plan.view!.right.may && !plan.isDone);
 
 const inWeek = ({ to }: PreviewDate): boolean => {
@@ -88,12 +99,24 @@ watch(dates, ({ length }) => {
 
 <template>
   <div class="when">
-    <PolicyBar v-if="!plan.isDone" />
+    <p v-if="plan.sources.length > 1" class="terms">
+      dates of
+      <button
+        v-for="{ source: { course } } in plan.sources"
+        :key="course.id"
+        class="term"
+        :aria-pressed="course.id === shown.source.course.id"
+        @click="looked = course.id"
+      >
+        {{ plan.nameOf(course.id) }}
+      </button>
+    </p>
+    <PolicyBar v-if="!plan.isDone" :from="shown" />
     <WeaveChart
       :weave="weave"
-      :old-name="plan.sides!.old.term"
+      :old-name="shown.source.course.term"
       :new-name="plan.sides!.new.term"
-      :old-days="patternWords(plan.view!.source.meetings)"
+      :old-days="patternWords(shown.source.meetings)"
       :new-days="patternWords(plan.view!.shell.meetings)"
       :week="week"
       :movable="movable"
@@ -113,6 +136,7 @@ watch(dates, ({ length }) => {
       :dates="dates"
       :doubtful="doubtful"
       :movable="movable"
+      :from-of="fromOf"
       @set="(id, at) => setByHand([id], () => at)"
       @back="(id) => plan.backToRule([id])"
     />
@@ -120,6 +144,31 @@ watch(dates, ({ length }) => {
 </template>
 
 <style scoped>
+.terms {
+  flex: none;
+  display: flex;
+  gap: 12px;
+  padding: 6px var(--margin) 0;
+  background: var(--raised);
+  font-size: 13.5px;
+  color: var(--quiet);
+}
+
+.term {
+  border: 0;
+  padding: 0;
+  background: none;
+  font: inherit;
+  color: var(--quiet);
+  cursor: pointer;
+}
+
+.term[aria-pressed='true'] {
+  color: var(--ink);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+
 .when {
   display: flex;
   flex-direction: column;

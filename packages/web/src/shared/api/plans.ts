@@ -1,11 +1,14 @@
 import type { Decisions, JobState, PlanView } from '@yarin/core';
 import { get, post, put } from './client.js';
 
-export const openPlan = (source: string, destination: string) =>
-  post<{ id: string }>('/plans', { source, destination });
+/** @param sources  in their order of precedence */
+export const openPlan = (sources: readonly string[], destination: string) =>
+  post<{ id: string }>('/plans', { sources, destination });
 export const fetchPlan = (id: string) => get<PlanView>(`/plans/${id}`);
 export const saveDecisions = (id: string, version: number, decisions: Decisions) =>
   put<{ version: number }>(`/plans/${id}/decisions`, { version, decisions });
+export const changeSources = (id: string, version: number, sources: readonly string[]) =>
+  put<{ version: number }>(`/plans/${id}/sources`, { version, sources });
 export const startRun = (id: string) => post<{ id: string; joined: boolean }>(`/plans/${id}/runs`);
 export const takeBackRun = (id: string) => post<{ things: number }>(`/runs/${id}/takeBack`);
 
