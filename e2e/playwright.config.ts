@@ -8,5 +8,5 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 20_000 },
   reporter: 'list',
-  use: { ...chromium, actionTimeout: 30_000, trace: 'retain-on-failure' },
+  use: { ...chromium, actionTimeout: 30_000, screenshot: 'only-on-failure' },
 });

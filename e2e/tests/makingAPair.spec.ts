@@ -81,3 +81,44 @@ test('where nobody’s run may be used yet, the page says whom to ask, and asks'
   await earlier.getByRole('button', { name: 'Ask', exact: true }).click();
   await expect(earlier.getByRole('status')).toContainText('Asked.');
 });
+
+test('two courses go into one shell by one plan: what stands in both comes once, from either', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await page.goto(`${app.address}/pair/into/eco214-s27-02`);
+  const from = page.getByRole('region', { name: 'From' });
+  await expect(from.getByRole('checkbox', { name: /Spring 2026/ })).toBeChecked();
+  await from.getByRole('textbox', { name: 'Find another course to bring from' }).fill('field course');
+  await from.getByRole('checkbox', { name: /Field course/ }).check();
+  await page.getByRole('button', { name: 'Plan from 2 courses' }).click();
+  await page.getByRole('link', { name: /^What 227 of 256/ }).click();
+  const row = page.getByRole('treeitem', { name: /^Start here Spring 2026, also the shared template/ });
+  await expect(row).toBeVisible();
+
+  // The other one's is taken for one thing, then for all; each can be undone.
+  await row.dblclick();
+  await expect(page.getByText('stands in the shared template too')).toBeVisible();
+  await page.getByRole('button', { name: 'take that one' }).click();
+  await expect(page.getByText('stands in Spring 2026 too')).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Start here, as it was' })).toContainText('the shared template');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'from 2 courses' }).click();
+  const courses = page.getByRole('region', { name: 'Courses to bring from' });
+  await courses.getByRole('button', { name: 'take all 4 from the shared template' }).click();
+  await expect(courses).toContainText('5 things of Spring 2026 come from the shared template.');
+  await page.keyboard.press('Control+z');
+  await expect(courses).toContainText('4 things of the shared template come from Spring 2026.');
+
+  await page.getByRole('button', { name: 'source', exact: true }).click();
+  await expect(page.getByRole('treeitem', { name: /^Spring 2026/ })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'the shared template' }).click();
+  await expect(page.getByText('Fall 2026', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /^Bring 2\d\d things/ }).click();
+  const done = page.getByRole('region', { name: 'What was done' });
+  await expect(done).toContainText(/\d+ from ECO 214, Spring 2026 · \d+ from FLD 000/);
+  await done.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('button', { name: /^Bring 2\d\d things/ })).toBeVisible();
+});

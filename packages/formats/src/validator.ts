@@ -1,6 +1,6 @@
 import { fail, succeed, type Problem, type Result } from '@yarin/core';
 import type { Static, TSchema } from '@sinclair/typebox';
-import type { ErrorObject } from 'ajv';
+import type { ErrorObject, ValidateFunction } from 'ajv';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import formats from 'ajv-formats';
 
@@ -12,10 +12,14 @@ export type Validate<Value> = (input: unknown) => Result<Value>;
 
 const MOST_PROBLEMS = 50;
 
-/** Prepares the check of a schema once; the server, the headless commands and the readers use the same. */
+/**
+ * The check of a schema; the server, the headless commands and the readers use the same. It is prepared once, when it is
+ * first needed: preparing all of them would take most of a start.
+ */
 export function validator<Schema extends TSchema>(schema: Schema): Validate<Static<Schema>> {
-  const check = ajv.compile<Static<Schema>>(schema);
+  let prepared: ValidateFunction<Static<Schema>> | undefined;
   return (input) => {
+    const check = (prepared ??= ajv.compile<Static<Schema>>(schema));
     if (check(input)) return succeed(input);
     return fail(distinct((check.errors ?? []).map(problemOf)).slice(0, MOST_PROBLEMS));
   };

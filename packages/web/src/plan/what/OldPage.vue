@@ -85,10 +85,10 @@ useResizeWatch(scroller, scrolled);
         ></span>
         <span class="title" :style="{ paddingLeft: `${rows[index]!.depth * 18}px` }"
           ><span>{{ rows[index]!.title }}</span>
-          <small v-if="rows[index]!.from" class="from" :class="{ other: rows[index]!.from.isOther }">{{
-            rows[index]!.from.words
-          }}</small>
-          <small v-if="rows[index]!.note">{{ rows[index]!.note }}</small></span
+          <small v-if="rows[index]!.from" class="from" :class="{ other: rows[index]!.from.isOther }">
+            {{ ` ${rows[index]!.from.words}` }}
+          </small>
+          <small v-if="rows[index]!.note">{{ ` ${rows[index]!.note}` }}</small></span
         >
         <span class="kind">{{ rows[index]!.kind }}</span>
         <span class="date">{{ rows[index]!.date }}</span>
