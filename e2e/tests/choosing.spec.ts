@@ -161,6 +161,85 @@ test('how things land, and the settings one by one, are seen on the other page a
   await expect(page.getByRole('article')).toContainText('draft');
 });
 
+test('last term’s announcements come as drafts to reword: all of them, but one', async ({ page, app }) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');
+  await page.getByRole('button', { name: 'announcements of last term 15' }).click();
+  const panel = page.getByRole('region', { name: 'announcements of last term' });
+  await panel.getByRole('button', { name: 'Bring all to reword' }).click();
+  await panel.getByRole('button', { name: 'Leave Exam room' }).click();
+  await panel.getByRole('button', { name: 'Bring Video call for those away to reword' }).click();
+  await expect(page.getByRole('button', { name: 'Bring 224 things' })).toBeVisible();
+  await page.keyboard.press('l');
+  await expect(page.getByText('14 things come as drafts, to be reworded')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring 224 things' }).click();
+  await expect(page.getByRole('region', { name: 'Left over' })).toContainText(
+    '14 things come as drafts, to be reworded',
+  );
+});
+
+test('brought again: what changed is marked, what left the old course is taken out if asked, all of it is taken back', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'apc120-dev', 'apc120-s27-01');
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+
+  const api = async (course: string) => {
+    const { items } = (await (await page.request.get(`${app.address}/api/courses/${course}`)).json()) as {
+      items: { id: string; title: string }[];
+    };
+    const path = (title: string): string =>
+      `${app.address}/api/courses/${course}/items/${encodeURIComponent(items.find((each) => each.title === title)!.id)}`;
+    return {
+      add: async (title: string, words: string): Promise<void> => {
+        const { version, item } = (await (await page.request.get(path(title))).json()) as {
+          version: number;
+          item: { body: string };
+        };
+        const body = item.body.replace('</p>', ` ${words}</p>`);
+        expect((await page.request.put(path(title), { data: { version, changes: { body } } })).ok()).toBe(true);
+      },
+      remove: async (title: string): Promise<void> => {
+        expect((await page.request.delete(path(title))).ok()).toBe(true);
+      },
+    };
+  };
+  const [old, shell] = [await api('apc120-dev'), await api('apc120-s27-01')];
+  await old.add('Queens', 'Mark her with the colour of the year.');
+  await old.add('Mites', 'Count them on a board.');
+  await shell.add('Mites', 'We count them in the yard.');
+  await old.remove('Swarming');
+  await shell.remove('Foraging and bloom');
+  await openSpread(page, app, 'apc120-dev', 'apc120-s27-01');
+
+  await page.getByRole('treeitem', { name: /^Queens/ }).dblclick();
+  const right = page.getByRole('article', { name: 'Queens, as it will be' });
+  await expect(right.locator('mark')).toHaveText(['Mark her with the colour of the year.']);
+  await page.keyboard.press('Escape');
+  await page.getByRole('treeitem', { name: /^Mites stands there already/ }).dblclick();
+  await expect(page.getByRole('article', { name: 'Mites, as it was' }).locator('mark')).toHaveText([
+    'Count',
+    'on a board.',
+  ]);
+  await page.keyboard.press('Escape');
+  const out = page.getByRole('treeitem', { name: /^Foraging and bloom taken out of the shell/ });
+  await expect(out).toHaveAttribute('aria-checked', 'false');
+  await out.dblclick();
+  await expect(page.getByText('was taken out of the shell by hand; it stays out')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'gone from the old course 1' }).click();
+  await page.getByRole('button', { name: 'take it out here too' }).click();
+  await page.getByRole('button', { name: 'Bring 1, take 1 out' }).click();
+  const done = page.getByRole('region', { name: 'What was done' });
+  await expect(done).toContainText('1 thing taken out');
+  await done.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('button', { name: 'Bring 1, take 1 out' })).toBeVisible();
+});
+
 test('in a course of two thousand things a choice shows at once, and the other page follows', async ({ page, app }) => {
   await signIn(page, app, 'Emi Sato');
   await openSpread(page, app, 'bot220-s26-01', 'bot220-s27-01');
@@ -187,7 +266,7 @@ test('axe finds nothing serious in the panels of the spread, nor where both side
       .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
   await signIn(page, app, 'Tomas Rhee');
   await openSpread(page, app, 'geo305-s26-01', 'geo305-s27-01');
-  for (const panel of ['how it comes', 'recipes', /^needs a decision/, 'kind', 'finding']) {
+  for (const panel of ['how it comes', 'recipes', 'from 1 course', /^needs a decision/, 'kind', 'finding']) {
     const press = page.getByRole('button', { name: panel, exact: typeof panel === 'string' });
     await press.click();
     await expect(press.and(page.locator('[aria-expanded=true], [aria-pressed=true]'))).toBeVisible();

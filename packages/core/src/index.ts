@@ -49,7 +49,6 @@ export type { LineageEntry } from './plan/match.js';
 export { isWritten, type PlanLine, type Verb } from './plan/line.js';
 export {
   indexPlan,
-  isGraded,
   planChosen,
   previewOn,
   previewPlan,
@@ -61,6 +60,7 @@ export {
   type PreviewDate,
 } from './plan/preview.js';
 export type { PreviewItem } from './plan/landing.js';
+export { isGraded } from './plan/dates.js';
 export type { Calendar, Closure, Meeting } from './schemas/calendar.js';
 export {
   LONGEST_TITLE,
@@ -70,7 +70,7 @@ export {
   type NewItem,
   type NewShell,
 } from './schemas/edits.js';
-export type { Answer, BringOrLeave, Choices, Decisions, LandingState } from './schemas/choices.js';
+export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
 export * from './api/courses.js';

@@ -109,6 +109,26 @@ describe('bringing again after both sides were edited', () => {
     const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
     expect(view.sources[0]!.source.marks).toContainEqual({ item: key, mark: 'never', note: 'Dated.' });
   });
+  it('what left the source stays, is taken out when somebody asks for it, and comes back with the run taken back', async () => {
+    const key = await keyed('Swarming');
+    await ines.delete(`/api/courses/${DEV}/items/${encodeURIComponent(key)}`).expect(204);
+    await runPlan(ines, planId);
+    expect(await textOf(SHELL, key)).toContain('New in the shell.');
+    const before = await dumpCourse(server.reading, SHELL);
+    const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
+    const decisions = { ...view.decisions, choices: { takeOut: { [key]: true } } };
+    await ines.put(`/api/plans/${planId}/decisions`).send({ version: view.version, decisions }).expect(200);
+    const { last } = await runPlan(ines, planId);
+    expect(last.outcome).toMatchObject({ outcome: 'brought' });
+    await ines.get(`/api/courses/${SHELL}/items/${encodeURIComponent(key)}`).expect(404);
+    const [run] = ((await ines.get(`/api/plans/${planId}`)).body as PlanView).runs;
+    expect(run!.counts).toMatchObject({ things: 0, takenOut: 1 });
+    // It is gone on both sides now: nothing more to say or do.
+    expect((await runPlan(ines, planId)).last.outcome).toMatchObject({ outcome: 'nothingToBring' });
+    await ines.post(`/api/runs/${run!.id}/takeBack`).expect(200);
+    expect(await dumpCourse(server.reading, SHELL)).toBe(before);
+    await ines.post(`/api/courses/${DEV}/items/${encodeURIComponent(key)}/putBack`).expect(204);
+  });
 });
 
 describe('moving things about at random', () => {

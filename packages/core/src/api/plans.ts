@@ -65,6 +65,8 @@ export interface RunCounts {
   readonly added: number;
   readonly changed: number;
   readonly places: number;
+  /** Things that had left the source and were taken out here too; older records have none. */
+  readonly takenOut?: number;
   readonly dates: number;
   readonly left: number;
   readonly byKind: Readonly<Partial<Record<Kind, { readonly source: number; readonly brought: number }>>>;

@@ -30,6 +30,8 @@ export interface Decision {
   readonly met: boolean;
   /** It comes because others need it, although this left it and nobody has answered. */
   readonly leftBy?: Why;
+  /** It comes as a draft, to be written anew. */
+  readonly reword?: true;
   /** Of a double that stays behind: the one that what needs it gets. */
   readonly standIn?: string;
 }

@@ -1,10 +1,12 @@
 import type { Kind } from '../course/kinds.js';
-import type { BringOrLeave, Choices } from '../schemas/choices.js';
+import type { BringOrLeave, Choices, Turn } from '../schemas/choices.js';
 import type { ChoiceIndex } from './choiceIndex.js';
 import type { Decision, Why } from './decision.js';
 import type { Finding, FindingDefault, FindingName } from './finding.js';
 
-const SEVEREST_FIRST: readonly FindingDefault[] = ['leave', 'ask', 'join', 'bring'];
+const SEVEREST_FIRST = ['leave', 'ask', 'join', 'reword', 'bring'] as const satisfies readonly (
+  FindingDefault | Turn
+)[];
 
 const decided = (bring: boolean, why: Why, by?: FindingDefault): Decision => ({
   bring,
@@ -16,7 +18,11 @@ const decided = (bring: boolean, why: Why, by?: FindingDefault): Decision => ({
 
 /** Most things of a course are decided alike; those decisions are made once and shared. */
 const SHARED = {
-  item: { bring: decided(true, { reason: 'item' }), leave: decided(false, { reason: 'item' }) },
+  item: {
+    bring: decided(true, { reason: 'item' }),
+    leave: decided(false, { reason: 'item' }),
+    reword: { ...decided(true, { reason: 'item' }), reword: true },
+  },
   kind: { bring: decided(true, { reason: 'kind' }), leave: decided(false, { reason: 'kind' }) },
   all: { bring: decided(true, { reason: 'all' }), leave: decided(false, { reason: 'all' }) },
   mark: { bring: decided(true, { reason: 'mark' }), leave: decided(false, { reason: 'mark' }) },
@@ -59,8 +65,11 @@ export function ownDecisions(
 }
 
 /** Choices by the places of what they name; looking a place up is what a toggle does most. */
-function byPlace({ placeOf }: ChoiceIndex, choices: Choices['items']): ReadonlyMap<number, BringOrLeave> {
-  const places = new Map<number, BringOrLeave>();
+function byPlace<Choice extends Turn>(
+  { placeOf }: ChoiceIndex,
+  choices: Readonly<Record<string, Choice>> | undefined,
+): ReadonlyMap<number, Choice> {
+  const places = new Map<number, Choice>();
   for (const [id, choice] of Object.entries(choices ?? {})) {
     const at = placeOf.get(id);
     if (at !== undefined) places.set(at, choice);
@@ -91,22 +100,27 @@ function byKindOrAll(kind: Kind, { kinds, all }: Choices): Decision | undefined 
   return all === undefined ? undefined : SHARED.all[all];
 }
 
-/** Of several findings the first of leave, ask, join, bring decides; turning one leaves the others as they are. */
+/** Of several findings the first of leave, ask, join, reword, bring decides; turning one leaves the others as they are. */
 function findingDecisions({ findings: turned }: Choices): (kind: Kind, findings: readonly Finding[]) => Decision {
   const made = new Map<string, Decision>();
-  const decisionOf = (finding: FindingName, bring: boolean, by: FindingDefault | undefined): Decision => {
-    const key = `${finding} ${bring} ${by ?? ''}`;
+  const decisionOf = (finding: FindingName, what: FindingDefault | Turn, bring: boolean): Decision => {
+    const by = turned?.[finding] === undefined ? (what as FindingDefault) : undefined;
+    const key = `${finding} ${what} ${bring} ${by ?? ''}`;
     let decision = made.get(key);
-    if (decision === undefined) made.set(key, (decision = decided(bring, { reason: 'finding', finding }, by)));
+    if (decision === undefined) {
+      decision = decided(bring, { reason: 'finding', finding }, by);
+      if (what === 'reword') decision = { ...decision, reword: true };
+      made.set(key, decision);
+    }
     return decision;
   };
-  const outcome = (each: Finding): FindingDefault => turned?.[each.finding] ?? each.default;
+  const outcome = (each: Finding): FindingDefault | Turn => turned?.[each.finding] ?? each.default;
   return (kind, findings) => {
     for (const what of SEVEREST_FIRST) {
       const decisive = findings.find((each) => outcome(each) === what);
       if (decisive === undefined) continue;
       const leaves = what === 'leave' || (what === 'ask' && (kind === 'announcement' || kind === 'event'));
-      return decisionOf(decisive.finding, !leaves, turned?.[decisive.finding] === undefined ? what : undefined);
+      return decisionOf(decisive.finding, what, !leaves);
     }
     return SHARED.all.bring;
   };

@@ -1,7 +1,7 @@
 import { KIND_WORDS, KINDS, type Kind } from '../course/kinds.js';
 import { SETTING_WORDS } from '../course/settings.js';
 import type { Snapshot } from '../course/snapshot.js';
-import type { BringOrLeave, Choices } from '../schemas/choices.js';
+import type { Choices, Turn } from '../schemas/choices.js';
 import type { RecipeChoices, RecipeKnows } from '../schemas/recipe.js';
 import { FINDING_WORDS } from './findFindings.js';
 import type { Finding, FindingName } from './finding.js';
@@ -87,11 +87,12 @@ export function applyRecipe(
   return { choices: { ...kept, ...recipe }, decided, couldNot };
 }
 
-const says = (choice: BringOrLeave): string => (choice === 'bring' ? 'brings' : 'leaves');
+const SAYS: Readonly<Record<Turn, string>> = { bring: 'brings', leave: 'leaves', reword: 'brings, to be reworded,' };
+const says = (choice: Turn): string => SAYS[choice];
 
 const entriesOf = <Name extends string>(
-  record: Readonly<Record<string, BringOrLeave>> | undefined,
-): readonly (readonly [Name, BringOrLeave])[] => Object.entries(record ?? {}) as [Name, BringOrLeave][];
+  record: Readonly<Record<string, Turn>> | undefined,
+): readonly (readonly [Name, Turn])[] => Object.entries(record ?? {}) as [Name, Turn][];
 
 /** A recipe that holds for the institution or a department, with the parts that only an administrator changes. */
 export interface StandingRecipe {

@@ -17,8 +17,9 @@ export function countByKind(items: readonly SnapshotItem[], lines: readonly Plan
   const counts: Partial<Record<Kind, KindCount>> = {};
   items.forEach(({ kind }, index) => {
     const { source, bring, leave, verbs } = counts[kind] ?? { source: 0, bring: 0, leave: 0, verbs: {} };
-    const { verb } = lines[index]!;
-    const stays = STAYS.includes(verb);
+    const { verb, to } = lines[index]!;
+    // What came before and was taken out of the shell by hand is not in it.
+    const stays = STAYS.includes(verb) || to === null;
     counts[kind] = {
       source: source + 1,
       bring: bring + (stays ? 0 : 1),

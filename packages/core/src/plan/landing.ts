@@ -24,6 +24,8 @@ export interface PreviewItem extends SnapshotItem {
 interface Landing {
   readonly index: PlanIndex;
   readonly lines: readonly PlanLine[];
+  /** Things of the shell that are taken out. */
+  readonly out: ReadonlySet<string>;
   readonly chosen: ChoiceDecisions;
   /** What the shell has in the place of an item, by the item's place in the source. */
   readonly met: (at: number) => string | null;
@@ -38,7 +40,7 @@ const DATED_BY = ['due', 'starts', 'posts', 'opens'];
  *
  * @see docs/rules.md, "The new course"
  */
-export function landedItems({ index, lines, chosen, met, retimed, decisions }: Landing): PreviewItem[] {
+export function landedItems({ index, lines, out, chosen, met, retimed, decisions }: Landing): PreviewItem[] {
   const { ground, choice, standing } = index;
   const { source, shell } = ground;
   const { choices, answers } = decisions;
@@ -73,7 +75,7 @@ export function landedItems({ index, lines, chosen, met, retimed, decisions }: L
       contentHash: item.contentHash,
       moments,
       links: landedLinks(item, isPlace, newId),
-      state: isPlace || undated || asked ? 'draft' : stateOf(item),
+      state: isPlace || undated || asked || line.reword === true ? 'draft' : stateOf(item),
       points: item.points,
       bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
       details: isPlace ? { placeKept: true } : landedDetails(item, there, choices),
@@ -90,7 +92,7 @@ export function landedItems({ index, lines, chosen, met, retimed, decisions }: L
     else written.set(line.to, landed);
   }
   const rest = shell.items
-    .filter(({ id }) => !written.has(id))
+    .filter(({ id }) => !written.has(id) && !out.has(id))
     .map((item): PreviewItem => {
       const answer = answering.get(item.id);
       return { ...item, from: answer?.from, verb: answer?.verb ?? 'here', isPlace: false, isWritten: false };

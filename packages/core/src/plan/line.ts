@@ -13,6 +13,10 @@ export interface PlanLine {
   readonly place?: true;
   /** Of `ask`: a person decided; something is written, or all of the shell's is kept. */
   readonly answered?: 'written' | 'kept';
+  /** Of `gone`: a person asked to take it out of the shell too. */
+  readonly takenOut?: true;
+  /** It comes as a draft, to be written anew. */
+  readonly reword?: true;
   /** It comes for something inside it: title, place and state, without its text. */
   readonly headingOnly?: true;
 }

@@ -153,6 +153,7 @@ function planEnds({ source, findings, lines, broken }: PlanBehind): LooseEnd[] {
     );
   const asks = lines.filter(({ verb, answered }) => verb === 'ask' && answered === undefined).map(({ item }) => item);
   const needed = broken.flatMap((each) => (each.is === 'neededButLeft' ? [each.item] : []));
+  const toReword = lines.filter(({ reword }) => reword === true).map(({ item }) => item);
   const reworded = source.marks
     .filter(({ mark, item }) => mark === 'reword' && comes.has(item))
     .map(({ item }) => item);
@@ -193,6 +194,12 @@ function planEnds({ source, findings, lines, broken }: PlanBehind): LooseEnd[] {
       severity: 'wrong',
       one: 'You marked one thing to be reworded',
       many: 'things are marked to be reworded',
+    }),
+    ...about(of(toReword), {
+      code: 'toReword',
+      severity: 'wrong',
+      one: 'One thing comes as a draft, to be reworded',
+      many: 'things come as drafts, to be reworded',
     }),
     ...about(found('olderCourseLink', true), {
       code: 'olderCourseLink',

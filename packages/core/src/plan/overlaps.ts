@@ -96,6 +96,6 @@ export function firstOf(overlap: Overlap, { sources = {}, items = {} }: Pick<Cho
   const byName = overlap.find(({ course }) => named.includes(course));
   if (byName !== undefined) return byName;
   const [first] = overlap;
-  if (items[first!.item] === 'bring') return first!;
-  return overlap.find(({ item }) => items[item] === 'bring') ?? first!;
+  const isChosen = ({ item }: Origin): boolean => items[item] === 'bring' || items[item] === 'reword';
+  return isChosen(first!) ? first! : (overlap.find(isChosen) ?? first!);
 }

@@ -203,6 +203,7 @@ type PrintedLine = Planned['lines'][number];
 
 /** Every source's lines in their order, then what left the sources, then what only the shell has. */
 function linesOf({ job, ground, preview: { lines } }: Worked): Planned['lines'] {
+  const { course: shell } = job.destination;
   const printed = ({ item, to, why, ...line }: PlanLine, printedItem: string): PrintedLine => ({
     ...line,
     item: printedItem,
@@ -228,9 +229,7 @@ function linesOf({ job, ground, preview: { lines } }: Worked): Planned['lines'] 
   return [
     ...job.sources.flatMap(({ course, items }) => items.map(({ id }) => ofItem(course.id, id))),
     ...lines.filter(({ verb }) => verb === 'gone').map((line) => printed(line, line.item!)),
-    ...lines
-      .filter(({ verb }) => verb === 'here')
-      .map((line) => printed({ ...line, source: job.destination.course.id }, line.to!)),
+    ...lines.filter(({ verb }) => verb === 'here').map((line) => printed({ ...line, source: shell.id }, line.to!)),
   ];
 }
 

@@ -6,16 +6,17 @@ import { chainOf } from '../choose/explain.js';
 import type { Finding } from '../choose/finding.js';
 import { withLocks, type StandingRecipe } from '../choose/recipes.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
-import { fail, succeed, type Result } from '../problem.js';
+import { succeed, type Result } from '../problem.js';
 import type { DoubtfulMoment } from '../retime/causes.js';
-import { retime } from '../retime/retime.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
-import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
+import type { Policy } from '../schemas/retimeJob.js';
 import { countByKind, type KindCounts } from './counts.js';
+import { courseOfOrigin, datesOf } from './dates.js';
 import type { Joined } from './joinSources.js';
 import { landedItems, orderOf, type PreviewItem } from './landing.js';
 import { isWritten, type PlanLine } from './line.js';
 import { matchToShell, type LineageEntry, type Match, type Matches } from './match.js';
+import { takenOut } from './takenOut.js';
 
 /** Both sides of a plan, with what follows from them alone and what earlier runs left. */
 export interface PlanGround {
@@ -49,7 +50,7 @@ export interface Preview {
   /** Every date that the plan moves, with its thing. */
   readonly dates: readonly PreviewDate[];
   readonly counts: KindCounts;
-  /** How many things the run would write. */
+  /** How many things the run would write or take out. */
   readonly toWrite: number;
   /** What the choices would break until somebody answers. */
   readonly broken: readonly BrokenNeed[];
@@ -122,7 +123,13 @@ interface Chosen {
   readonly met: (at: number) => string | null;
   /** Of the source's items, in their order. */
   readonly lines: readonly PlanLine[];
+  /** Things of the shell that left the source and are taken out here too. */
+  readonly out: ReadonlySet<string>;
 }
+
+/** What an earlier run brought, still stands in the shell, and is no longer in the source. */
+const goneFrom = ({ matches, standing }: PlanIndex): readonly LineageEntry[] =>
+  matches.gone.filter(({ item }) => standing.has(item));
 
 /** The choices in force: a person's, with what only an administrator changes. */
 const inForce = ({ ground }: PlanIndex, decisions: Decisions): Decisions =>
@@ -131,11 +138,12 @@ const inForce = ({ ground }: PlanIndex, decisions: Decisions): Decisions =>
     : { ...decisions, choices: withLocks(decisions.choices, ground.standingRecipe, ground) };
 
 function chosenLines(index: PlanIndex, decisions: Decisions): Chosen {
-  const { source } = index.ground;
+  const { source, shell } = index.ground;
   const chosen = chooseInPlan(index, decisions.choices);
   const met = metBy(index, decisions.choices);
   const lines = source.items.map((_, at) => lineOf(index, at, chosen, decisions, met(at)));
-  return { chosen, met, lines };
+  const gone = goneFrom(index).map(({ item }) => item);
+  return { chosen, met, lines, out: takenOut(gone, shell.items, decisions.choices) };
 }
 
 /** Which things come and what becomes of them, without dates and places. */
@@ -144,15 +152,12 @@ export function planChosen(index: PlanIndex, decided: Decisions): PlanChosen {
   return summed(index, chosenLines(index, decisions), decisions);
 }
 
-function summed(index: PlanIndex, { chosen, met, lines }: Chosen, decisions: Decisions): PlanChosen {
+function summed(index: PlanIndex, { chosen, met, lines, out }: Chosen, decisions: Decisions): PlanChosen {
   const { source, shell } = index.ground;
-  const gone = index.matches.gone.map(({ sourceCourse, sourceItem, item }): PlanLine => ({
-    source: sourceCourse,
-    item: sourceItem,
-    verb: 'gone',
-    why: [],
-    to: item,
-  }));
+  const gone = goneFrom(index).map(({ sourceCourse, sourceItem, item }): PlanLine => {
+    const line = { source: sourceCourse, item: sourceItem, verb: 'gone', why: [], to: item } as const;
+    return out.has(item) ? { ...line, takenOut: true } : line;
+  });
   const answered = new Set([...lines, ...gone].map(({ to }) => to));
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
@@ -160,7 +165,7 @@ function summed(index: PlanIndex, { chosen, met, lines }: Chosen, decisions: Dec
   return {
     lines: [...lines, ...gone, ...here],
     counts: countByKind(source.items, lines),
-    toWrite: lines.reduce((sum, line) => sum + (isWritten(line) ? 1 : 0), 0),
+    toWrite: lines.reduce((sum, line) => sum + (isWritten(line) ? 1 : 0), out.size),
     broken: brokenNeeds(index.choice, chosen, decisions.choices, shell.items, (at) => met(at) !== null),
   };
 }
@@ -207,97 +212,11 @@ function lineOf(
   const answer = match.verb === 'ask' ? decided?.[item] : undefined;
   if (answer !== undefined)
     return { source, item, verb: 'ask', why, to, answered: keepsAll(answer) ? 'kept' : 'written' };
-  return why[0]?.reason === 'parentOf' && isNew
-    ? { source, item, verb: match.verb, why, to, headingOnly: true }
+  if (why[0]?.reason === 'parentOf' && isNew) return { source, item, verb: match.verb, why, to, headingOnly: true };
+  // What a person changed in the shell meanwhile was reworded.
+  return decision.reword === true && match.verb !== 'keep' && match.verb !== 'ask'
+    ? { source, item, verb: match.verb, why, to, reword: true }
     : { source, item, verb: match.verb, why, to };
 }
 
 const keepsAll = (answer: Answer): boolean => Object.values(answer).every((side) => side === 'shell');
-
-interface Retiming {
-  readonly policy: Policy;
-  readonly byHand: Decisions['byHand'];
-  readonly now: string | undefined;
-}
-
-const NO_PARENTS: ReadonlyMap<string, string | undefined> = new Map();
-
-/**
- * The job that moves the moments of what comes, for everybody and for sections.
- *
- * @param comes  by the place of an item in the source
- */
-export function retimeJobOf(
-  source: Snapshot,
-  shell: Snapshot,
-  comes: (at: number) => boolean,
-  { policy, byHand, now }: Retiming,
-): RetimeJob {
-  const hasUnits = Object.keys(policy.byUnit ?? {}).length > 0;
-  const parents = hasUnits ? new Map(source.items.map(({ id, parent }) => [id, parent])) : NO_PARENTS;
-  const moments: RetimeMoment[] = [];
-  for (let at = 0; at < source.items.length; at++) {
-    const item = source.items[at]!;
-    if (item.moments === undefined || item.moments.length === 0 || !comes(at)) continue;
-    const unit = ancestors(item.id, parents);
-    const graded = isGraded(item);
-    for (const { id, role, at, for: people, series } of item.moments)
-      moments.push({ id, item: item.id, role, at, for: people, kind: item.kind, unit, graded, series });
-  }
-  const isSet = Object.keys(byHand).length > 0;
-  const known = new Set(isSet ? moments.map(({ id }) => id) : []);
-  return {
-    source: { calendar: source.calendar, meetings: [...source.meetings] },
-    destination: { calendar: shell.calendar, meetings: [...shell.meetings] },
-    policy,
-    moments,
-    byHand: Object.fromEntries(Object.entries(byHand).filter(([id]) => known.has(id))),
-    ...(now === undefined ? {} : { now }),
-  };
-}
-
-function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
-  const units: string[] = [];
-  for (let unit = parents.get(id); unit !== undefined && !units.includes(unit); unit = parents.get(unit))
-    units.push(unit);
-  return units;
-}
-
-export const isGraded = ({ points, links }: SnapshotItem): boolean =>
-  (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
-
-/** The course that a thing is from. */
-export const courseOfOrigin = ({ source, joined }: Pick<PlanGround, 'source' | 'joined'>, item: string): string =>
-  joined?.origins.get(item)?.course ?? source.course.id;
-
-/**
- * The dates of what comes, each moved from the calendar of the course that it is from, in the order of the items.
- *
- * @param comes  by the place of an item in the source
- */
-function datesOf(
-  { ground, choice }: PlanIndex,
-  comes: (at: number) => boolean,
-  { decisions: { byHand }, policy, policies = {}, now }: PlanDecided,
-): Result<PreviewDate[]> {
-  const { source, shell, joined } = ground;
-  const dates: PreviewDate[] = [];
-  for (const { course, calendar, meetings } of joined?.sources ?? [source]) {
-    const isOf = (at: number): boolean =>
-      joined === undefined || courseOfOrigin(ground, source.items[at]!.id) === course.id;
-    const job = retimeJobOf({ ...source, calendar, meetings }, shell, (at) => isOf(at) && comes(at), {
-      policy: policies[course.id] ?? policy,
-      byHand,
-      now,
-    });
-    const retimed = retime(job);
-    if (!retimed.ok) return fail(retimed.problems);
-    retimed.value.forEach(({ id, role, from, to, rule, steps, flags }, index) => {
-      const { item, graded } = job.moments[index]!;
-      const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
-      dates.push({ id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true });
-    });
-  }
-  const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;
-  return succeed(joined === undefined ? dates : dates.sort((a, b) => placeOf(a) - placeOf(b)));
-}

@@ -1,6 +1,7 @@
 import { doubtCauses, type DoubtCause } from '../retime/causes.js';
 import { looseEndsOf, type LooseEnd } from './looseEnds.js';
-import { courseOfOrigin, type PlanInput, type Preview } from './preview.js';
+import { courseOfOrigin } from './dates.js';
+import type { PlanInput, Preview } from './preview.js';
 
 /** What a person should look at before or after a run; nothing of it holds the run up. */
 export interface Review {

@@ -3,7 +3,7 @@ import type { Finding } from '../choose/finding.js';
 import type { Snapshot } from '../course/snapshot.js';
 import type { Result } from '../problem.js';
 import { suggestPolicy, type PolicySuggestion } from '../retime/suggestPolicy.js';
-import { retimeJobOf } from './preview.js';
+import { retimeJobOf } from './dates.js';
 
 /**
  * Proposes the policy of a plan. It looks at what comes by default, so that the proposal does not change while a person

@@ -5,6 +5,10 @@ import { policySchema } from './retimeJob.js';
 const bringOrLeave = Type.Union([Type.Literal('bring'), Type.Literal('leave')]);
 export type BringOrLeave = Static<typeof bringOrLeave>;
 
+const turnSchema = Type.Union([Type.Literal('bring'), Type.Literal('leave'), Type.Literal('reword')]);
+/** `reword`: it comes as a draft, to be written anew. */
+export type Turn = Static<typeof turnSchema>;
+
 const landingSchema = Type.Union([Type.Literal('as it was'), Type.Literal('draft'), Type.Literal('hidden')]);
 export type LandingState = Static<typeof landingSchema>;
 
@@ -14,8 +18,14 @@ export const choicesSchema = Type.Object({
   all: Type.Optional(bringOrLeave),
   kinds: byName('By kind.'),
   units: byName('By the id of a unit, with all that it holds.'),
-  items: byName('By the id of an item; a unit here is its heading alone.'),
-  findings: byName('By finding, for every item that has it.'),
+  items: Type.Optional(
+    Type.Record(Type.String(), turnSchema, { description: 'By the id of an item; a unit here is its heading alone.' }),
+  ),
+  findings: Type.Optional(
+    Type.Record(Type.String(), turnSchema, {
+      description: 'By finding, for every item that has it. reword: it comes as a draft, to be written anew.',
+    }),
+  ),
   settings: byName('Settings of the course, each by itself: home, menu, picture, areas.'),
   sections: Type.Optional(
     Type.Record(Type.String(), Type.Record(Type.String(), bringOrLeave), {
@@ -37,6 +47,11 @@ export const choicesSchema = Type.Object({
   sources: Type.Optional(
     Type.Record(Type.String(), Type.String(), {
       description: 'For something that stands in several sources: the id of the course that it comes from.',
+    }),
+  ),
+  takeOut: Type.Optional(
+    Type.Record(Type.String(), Type.Boolean(), {
+      description: 'true: by the id of a thing of the shell that left the source, it is taken out here too.',
     }),
   ),
   letOpen: Type.Optional(

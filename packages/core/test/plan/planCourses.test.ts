@@ -384,3 +384,89 @@ describe('for any choices', () => {
     );
   });
 });
+
+describe('what is to be reworded', () => {
+  const source = oldCourse(
+    item('announcement', 'snow', { body: '<p>Closed today.</p>' }),
+    item('announcement', 'trip', { body: '<p>We leave tomorrow.</p>' }),
+    item('page', 'plain', { body: '<p>Rivers</p>' }),
+  );
+  const turned = (choices: PlanJob['choices'], rest: Partial<PlanJob> = {}): Planned =>
+    plan(job({ sources: [source], choices: choices ?? {}, ...rest }));
+  const ends = ({ looseEnds }: Planned): string[][] =>
+    looseEnds.filter(({ code }) => code === 'toReword').map(({ items }) => items);
+  const stateOf = ({ course }: Planned, id: string): string | undefined =>
+    course.items.find((each) => each.id === id)?.state;
+
+  it('comes as a draft and is a loose end, by finding or one by one', () => {
+    const all = turned({ findings: { lastTermsAnnouncement: 'reword' } });
+    expect(verbs(all)).toMatchObject({ snow: 'add', trip: 'add', plain: 'add' });
+    expect(['snow', 'trip', 'plain'].map((id) => stateOf(all, id))).toEqual(['draft', 'draft', 'open']);
+    expect(ends(all)).toEqual([['snow', 'trip']]);
+    const one = turned({ items: { trip: 'reword' } });
+    expect(verbs(one)).toMatchObject({ snow: 'leave', trip: 'add' });
+    expect(ends(one)).toEqual([['trip']]);
+    const but = turned({ findings: { lastTermsAnnouncement: 'reword' }, items: { snow: 'leave' } });
+    expect(ends(but)).toEqual([['trip']]);
+  });
+  it('stays a loose end after the run, until a person writes it anew in the shell', () => {
+    const choices = { items: { trip: 'reword' as const } };
+    const first = turned(choices);
+    const left = turned(choices, { destination: first.course, history: first.history });
+    expect(ends(left)).toEqual([['trip']]);
+    const items = first.course.items.map((each) => (each.id === 'trip' ? { ...each, body: '<p>New</p>' } : each));
+    const written = turned(choices, { destination: { ...first.course, items }, history: first.history });
+    expect(ends(written)).toEqual([]);
+    expect(verbs(written)).toMatchObject({ trip: 'keep' });
+  });
+});
+
+describe('what left the source', () => {
+  const line = item('lineItem', 'line', { points: 20 });
+  const source = oldCourse(
+    ...unit('u', item('page', 'a', { body: '<p>A</p>' }), item('page', 'b', { body: '<p>B</p>' })),
+    item('quiz', 'q', { body: '<p>Q</p>', links: [{ type: 'gradedIn', to: 'line' }] }),
+    line,
+  );
+  const first = plan(job({ sources: [source] }));
+  const after = (left: string[], takeOut: string[]): Planned =>
+    plan(
+      job({
+        sources: [{ ...source, items: source.items.filter(({ id }) => !left.includes(id)) }],
+        destination: first.course,
+        history: first.history,
+        choices: { takeOut: Object.fromEntries(takeOut.map((id) => [id, true])) },
+      }),
+    );
+  const isThere = (planned: Planned, ...ids: string[]): boolean[] => ids.map((id) => idsOf(planned).includes(id));
+  it.each<[string, string[], string[], boolean[]]>([
+    ['stays unless somebody asks', ['a'], [], [true, true]],
+    ['is taken out when somebody asks', ['a'], ['a'], [true, false]],
+    ['stays when the source still has it, whatever was asked', [], ['a'], [true, true]],
+    ['a unit stays while something that stays is in it', ['u', 'a'], ['u', 'a'], [true, false]],
+    ['a unit goes with all that was in it', ['u', 'a', 'b'], ['u', 'a', 'b'], [false, false]],
+  ])('%s', (_, left, takeOut, [unitThere, pageThere]) => {
+    expect(isThere(after(left, takeOut), 'u', 'a')).toEqual([unitThere, pageThere]);
+  });
+  it('stays while something that stays must have it', () => {
+    const planned = after(['line'], ['line']);
+    expect(isThere(planned, 'line')).toEqual([true]);
+    expect(isThere(after(['line', 'q'], ['line', 'q']), 'line', 'q')).toEqual([false, false]);
+  });
+  it('is said by a line that tells whether it is taken out', () => {
+    const lineOf = (planned: Planned) => planned.lines.find(({ verb }) => verb === 'gone');
+    expect(lineOf(after(['a'], []))).toEqual({ source: 'old', item: 'a', verb: 'gone', why: [], to: 'a' });
+    expect(lineOf(after(['a'], ['a']))).toMatchObject({ takenOut: true });
+  });
+  it('says nothing more once it is gone on both sides', () => {
+    const out = after(['a'], ['a']);
+    const again = plan(
+      job({
+        sources: [{ ...source, items: source.items.filter(({ id }) => id !== 'a') }],
+        destination: out.course,
+        history: out.history,
+      }),
+    );
+    expect(again.lines.filter(({ verb }) => verb === 'gone')).toEqual([]);
+  });
+});

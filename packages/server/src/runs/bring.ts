@@ -4,7 +4,6 @@ import {
   type Decisions,
   type Finding,
   type LearnerSort,
-  originKey,
   previewPlan,
   type PlanInput,
   type Policy,
@@ -20,9 +19,10 @@ import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides, type KnownGround } from '../plans/workedPlan.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
-import { insertItems, landedThings, originIn, replaceItems, type Landed } from './landedRows.js';
-import type { RunOperation, StoredItem } from './operations.js';
-import { learnerCounts, storedItems } from './storedItems.js';
+import { aliasesOf, noteLineage, operationsOf } from './journal.js';
+import { insertItems, landedThings, replaceItems } from './landedRows.js';
+import type { RunOperation } from './operations.js';
+import { learnerCounts, removeHanging, storedItems } from './storedItems.js';
 
 export interface BringInput {
   readonly runId: string;
@@ -68,15 +68,13 @@ export const bring: Command<BringInput, BringOutcome> = async (
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
 
-  const before = await storedItems(
-    manager,
-    destinationId,
-    changed.map(({ item }) => item.id),
-  );
+  const out = preview.lines.flatMap(({ takenOut, to }) => (takenOut === true ? to! : []));
+  const before = await storedItems(manager, destinationId, [...changed.map(({ item }) => item.id), ...out]);
   await insertBodies(manager, writtenTexts(plan.decisions));
   await insertItems(manager, sourceId, destinationId, added, at);
   progress(0.6);
   await replaceItems(manager, sourceId, destinationId, changed, at);
+  await takeOut(manager, destinationId, out);
   const items = landed.map(({ item }) => item);
   await insertMoments(manager, destinationId, items);
   await insertLinks(manager, destinationId, items);
@@ -112,7 +110,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
   await noteDeed(manager, doer, {
     courseId: destinationId,
     at,
-    what: `brought ${preview.toWrite} things from ${sourceNames(input).join(' and ')}`,
+    what: `brought ${landed.length} things from ${sourceNames(input).join(' and ')}${out.length === 0 ? '' : ` and took ${out.length} out`}`,
   });
   progress(1);
   return { outcome: 'brought', runId };
@@ -139,109 +137,18 @@ async function versionOf(manager: EntityManager, courseId: string): Promise<numb
   return row!.version;
 }
 
+async function takeOut(manager: EntityManager, courseId: string, keys: readonly string[]): Promise<void> {
+  if (keys.length === 0) return;
+  await removeHanging(manager, courseId, keys);
+  await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [
+    courseId,
+    JSON.stringify(keys),
+  ]);
+}
+
 /** Texts that a person wrote when both sides had one. */
 const writtenTexts = ({ answers = {} }: Decisions): string[] =>
   Object.values(answers).flatMap(({ body }) => (typeof body === 'object' && body.text !== '' ? [body.text] : []));
-
-function operationsOf(
-  { source, joined, lineage }: PlanInput,
-  preview: Preview,
-  landed: readonly Landed[],
-  before: ReadonlyMap<string, StoredItem>,
-): RunOperation[] {
-  const known = new Map(
-    lineage.map(({ sourceCourse, sourceItem, sourceHash, landedHash, landedVersion }) => [
-      originKey(sourceCourse, sourceItem),
-      { sourceHash, landedHash, landedVersion },
-    ]),
-  );
-  const originOf = originIn({ source, joined });
-  const thing = (id: string): { from: string; source: string | undefined } => {
-    const { course, item } = originOf(id);
-    return { from: item, source: course === source.course.id ? undefined : course };
-  };
-  const written = landed.map(({ item, source: { id }, origin, isNew, isPart }): RunOperation =>
-    isNew
-      ? { op: 'added', key: item.id, ...thing(id), place: item.isPlace, isPart }
-      : {
-          op: 'changed',
-          key: item.id,
-          ...thing(id),
-          before: before.get(item.id)!,
-          lineageBefore: known.get(originKey(origin.course, origin.item)),
-        },
-  );
-  const noted = preview.lines.flatMap(({ verb, answered, item, to }): RunOperation[] =>
-    verb === 'same' || answered === 'kept' ? [{ op: 'noted', key: to!, ...thing(item!) }] : [],
-  );
-  return [...written, ...noted];
-}
-
-/** What led to the same thing of another source leads to the one that came; not what led somewhere here already. */
-async function aliasesOf(
-  manager: EntityManager,
-  { joined }: PlanInput,
-  { lines }: Preview,
-  destinationId: string,
-): Promise<RunOperation[]> {
-  if (joined === undefined) return [];
-  const wanted = lines.flatMap(({ item, to }): RunOperation[] =>
-    item === null || to === null
-      ? []
-      : (joined.others.get(item) ?? [])
-          .filter((other) => other.item !== to)
-          .map(({ course, item: from }) => ({ op: 'aliased', key: to, from, source: course })),
-  );
-  const taken = await manager.query<{ key: string }[]>(
-    `SELECT value AS key FROM json_each(?)
-      WHERE EXISTS (SELECT 1 FROM item_alias WHERE course_id = ? AND alias = value)
-         OR EXISTS (SELECT 1 FROM item WHERE course_id = ? AND item.key = value)`,
-    [JSON.stringify(wanted.map(({ from }) => from)), destinationId, destinationId],
-  );
-  const isTaken = new Set(taken.map(({ key }) => key));
-  return wanted.filter(({ from }) => !isTaken.has(from));
-}
-
-/**
- * Notes for everything that was written or found to be the same where it came from, and what both say now. What an
- * earlier run brought stays that run's; only what both say is noted anew.
- */
-async function noteLineage(
-  manager: EntityManager,
-  run: { readonly runId: string; readonly sourceId: string; readonly destinationId: string },
-  operations: readonly RunOperation[],
-): Promise<void> {
-  const pairs = operations
-    .filter(({ op }) => op !== 'aliased')
-    .map((each) => ({
-      key: each.key,
-      from: each.from,
-      course: each.source,
-      part: each.op === 'added' && each.isPart === true ? 1 : undefined,
-    }));
-  await manager.query(
-    `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash, landed_version)
-     SELECT ?, old.course_id, old.key, landed.key, ?,
-            CASE WHEN pair.value->>'part' THEN landed.content_hash ELSE old.content_hash END,
-            landed.content_hash, landed.version
-       FROM json_each(?) AS pair
-            CROSS JOIN item AS old
-            ON old.course_id = coalesce(pair.value->>'course', ?) AND old.key = pair.value->>'from'
-            CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'
-      WHERE true ON CONFLICT (course_id, source_course_id, source_key)
-         DO UPDATE SET source_hash = excluded.source_hash, landed_hash = excluded.landed_hash,
-                       landed_version = excluded.landed_version`,
-    [run.destinationId, run.runId, JSON.stringify(pairs), run.sourceId, run.destinationId],
-  );
-  await manager.query(
-    `INSERT INTO item_alias (course_id, alias, key)
-     SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
-    [
-      run.destinationId,
-      JSON.stringify(operations.filter(({ key, from }) => key !== from).map(({ key, from }) => ({ key, from }))),
-    ],
-  );
-}
 
 /** The terms of the courses that something comes from. */
 const sourceNames = ({ source, joined }: PlanInput): string[] => [
@@ -266,10 +173,11 @@ function countsOf(
   }));
   const places = operations.filter((each) => each.op === 'added' && each.place).length;
   return {
-    things: preview.toWrite,
+    things: operations.filter(({ op }) => op === 'added' || op === 'changed').length,
     added,
     changed: operations.filter(({ op }) => op === 'changed').length,
     places,
+    takenOut: operations.filter(({ op }) => op === 'takenOut').length,
     dates: preview.dates.filter(({ to }) => to !== null).length,
     left: Object.values(preview.counts).reduce((sum, { leave }) => sum + leave, 0),
     byKind: Object.fromEntries(

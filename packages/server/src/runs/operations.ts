@@ -30,6 +30,7 @@ export type RunOperation = OfThing &
         /** What source and shell said when an earlier run brought it; absent when none had. */
         readonly lineageBefore?: Pick<LineageEntry, 'sourceHash' | 'landedHash' | 'landedVersion'> | undefined;
       }
+    | { readonly op: 'takenOut'; readonly before: StoredItem }
     | { readonly op: 'noted' }
     | { readonly op: 'aliased' }
   );

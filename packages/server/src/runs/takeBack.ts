@@ -69,13 +69,13 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
   ]);
   await manager.query('DELETE FROM lineage WHERE run_id = ?', [runId]);
   for (const each of run.operations) {
-    if (each.op !== 'changed') continue;
+    if (each.op !== 'changed' && each.op !== 'takenOut') continue;
     const { item, moments, links } = each.before;
     await removeHanging(manager, course, [each.key]);
     await putBack(manager, 'item', [item]);
     await putBack(manager, 'moment', moments);
     await putBack(manager, 'item_link', links);
-    if (each.lineageBefore !== undefined)
+    if (each.op === 'changed' && each.lineageBefore !== undefined)
       await manager.query(
         'UPDATE lineage SET source_hash = ?, landed_hash = ?, landed_version = ? WHERE course_id = ? AND source_course_id = ? AND item_key = ?',
         [

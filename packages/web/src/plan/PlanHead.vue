@@ -42,6 +42,13 @@ const savedWords = computed(() => {
   if (plan.isDone) return `brought ${plan.lastRun!.at.slice(11)} by ${plan.lastRun!.by}`;
   return `${classDays.value}${{ saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving]}`;
 });
+/** The act by its result: “Bring 212 things”. */
+const actWords = computed(() => {
+  const out = plan.preview!.lines.filter(({ takenOut }) => takenOut === true).length;
+  const come = plan.preview!.toWrite - out;
+  if (out === 0) return `Bring ${count(come, 'thing')}`;
+  return come === 0 ? `Take ${count(out, 'thing')} out` : `Bring ${come}, take ${out} out`;
+});
 const share = computed(() => (isRunning.value ? runs.job!.share : plan.isDone ? 1 : 0));
 
 /** The old course; of several their list. */
@@ -109,7 +116,7 @@ async function bring(): Promise<void> {
           <span v-else-if="plan.preview!.toWrite === 0"
             >Nothing to bring<small>all that is chosen is there</small></span
           >
-          <span v-else>Bring {{ count(plan.preview!.toWrite, 'thing') }}<small>one press takes it back</small></span>
+          <span v-else>{{ actWords }}<small>one press takes it back</small></span>
         </ElButton>
         <small v-else class="quiet">{{ plan.view!.right.why }}</small>
       </div>

@@ -4,8 +4,10 @@ import DOMPurify from 'dompurify';
 import { computed, ref } from 'vue';
 
 import { fileAddress as addressOf } from '../../shared/api/courses.js';
+import { markedAgainst } from '../../shared/markedAgainst.js';
 
-const { view, courseId } = defineProps<{ view: ItemView; courseId: string }>();
+/** With a text to compare, the words that it does not have are marked. */
+const { view, courseId, against } = defineProps<{ view: ItemView; courseId: string; against?: string | undefined }>();
 defineEmits<{ open: [key: string] }>();
 
 const LINK_WORDS: Readonly<Record<LinkType, string>> = {
@@ -23,7 +25,10 @@ const LINK_WORDS: Readonly<Record<LinkType, string>> = {
 };
 
 /** The server sanitised it; what a browser would run is taken out once more where it is shown. */
-const body = computed(() => DOMPurify.sanitize(view.item.body ?? ''));
+const body = computed(() => {
+  const text = view.item.body ?? '';
+  return DOMPurify.sanitize(against === undefined ? text : markedAgainst(text, against));
+});
 
 const text = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 const details = computed(() => view.item.details ?? {});

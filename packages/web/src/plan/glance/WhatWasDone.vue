@@ -22,8 +22,10 @@ const rows = computed(() =>
     <h2>What was done</h2>
     <p class="lead">
       {{ count(run.counts.added - run.counts.places, 'thing') }} added, {{ run.counts.changed }} joined with what the
-      shell had, {{ count(run.counts.places, 'place') }} kept; {{ count(run.counts.dates, 'date') }} moved.
-      {{ dayWords(parseDay(run.at)) }} at {{ run.at.slice(11) }}, by {{ run.by }}.
+      shell had, {{ count(run.counts.places, 'place') }} kept<template v-if="run.counts.takenOut"
+        >, {{ count(run.counts.takenOut, 'thing') }} taken out</template
+      >; {{ count(run.counts.dates, 'date') }} moved. {{ dayWords(parseDay(run.at)) }} at {{ run.at.slice(11) }}, by
+      {{ run.by }}.
     </p>
     <p v-if="run.counts.bySource" class="quiet">
       {{ run.counts.bySource.map(({ name, things }) => `${things} from ${name}`).join(' · ') }}.

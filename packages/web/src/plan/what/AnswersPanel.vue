@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import PlanLine from '../PlanLine.vue';
-import { KEEP_ALL, TAKE_ALL, useAnswers, type NeedGroup } from './useAnswers.js';
+import { KEEP_ALL, oneByOneOf, TAKE_ALL, useAnswers, type NeedGroup } from './useAnswers.js';
 
 defineEmits<{ open: [item: string] }>();
 const { asks, rules, needs, titleOf, bringAfterAll, leaveToo, letServe, landHidden, letOpen, answer } = useAnswers();
@@ -20,6 +20,12 @@ const needTitle = ({ items, neededBy }: NeedGroup): string => {
 };
 const needDetail = ({ items, neededBy }: NeedGroup): string =>
   `${items.length === 1 ? named(neededBy) : named(items)}; unanswered, ${items.length === 1 ? 'it comes' : 'they come'}`;
+
+/** Groups that are answered thing by thing. */
+const apart = ref<ReadonlySet<string>>(new Set());
+const needLines = computed((): readonly NeedGroup[] =>
+  needs.value.flatMap((group) => (apart.value.has(group.key) ? oneByOneOf(group) : group)),
+);
 
 const askedIds = computed(() => asks.value.map(({ item }) => item!));
 const oneByOne = ref(false);
@@ -40,12 +46,15 @@ const oneByOne = ref(false);
         <button class="plain-link" @click="landHidden(rule.guards)">land it hidden</button>
         <button class="plain-link" @click="letOpen(rule.rule, rule.guards)">let it open</button>
       </PlanLine>
-      <PlanLine v-for="group in needs" :key="group.key" :title="needTitle(group)" :detail="needDetail(group)">
+      <PlanLine v-for="group in needLines" :key="group.key" :title="needTitle(group)" :detail="needDetail(group)">
         <ElButton size="small" plain type="primary" @click="bringAfterAll(group.items)">{{
           group.items.length === 1 ? 'Bring it after all' : 'Bring them after all'
         }}</ElButton>
         <button class="plain-link" @click="leaveToo(group.items, group.neededBy)">
           leave {{ group.neededBy.length === 1 ? 'that' : `those ${group.neededBy.length}` }} too
+        </button>
+        <button v-if="group.items.length > 1" class="plain-link" @click="apart = new Set([...apart, group.key])">
+          one by one
         </button>
         <ElSelect
           v-if="group.needed.length === 1 && group.needed[0]!.equivalents.length > 0"

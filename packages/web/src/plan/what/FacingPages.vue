@@ -11,6 +11,7 @@ import {
   sectionsOf,
   type ItemView,
   type LandingState,
+  type PlanLine,
 } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -29,10 +30,13 @@ const emit = defineEmits<{ close: []; toggle: []; open: [item: string] }>();
 const plan = usePlanStore();
 const router = useRouter();
 const view = ref<ItemView>();
-/** What the shell has in its place, when both sides have their own. */
+/** What the shell has in its place, when that can say something else. */
 const theirs = ref<ItemView>();
 const failure = ref('');
 const back = ref<HTMLButtonElement>();
+
+/** Verbs of things of which the shell may hold another text. */
+const SHELL_DIFFERS: ReadonlySet<PlanLine['verb']> = new Set(['ask', 'keep', 'update']);
 
 const item = computed(() => row.item!);
 const origin = computed(() => plan.originOf(item.value.id));
@@ -65,12 +69,25 @@ const mark = computed(() => plan.source.marks.find((each) => each.item === item.
 const landedView = computed((): ItemView | undefined => {
   if (item.value.kind === 'syllabus' && view.value !== undefined && !isAsked.value)
     return { ...view.value, item: { ...view.value.item, details: landed.value?.details } as ItemView['item'] };
+  if (line.value.verb === 'keep') return theirs.value;
   if (!isAsked.value) return view.value;
   const { body } = plan.decisions.answers?.[item.value.id] ?? {};
   if (body === 'source') return view.value;
   if (typeof body !== 'object' || theirs.value === undefined) return theirs.value;
   return { ...theirs.value, item: { ...theirs.value.item, body: body.text } };
 });
+
+/** What the words of each page are compared with: with each other, or what comes with what it replaces. */
+const textOf = (shown: ItemView | undefined): string | undefined =>
+  shown === undefined ? undefined : (shown.item.body ?? '');
+const isUpdate = computed(() => line.value.verb === 'update');
+const oldAgainst = computed(() =>
+  theirs.value === undefined || isUpdate.value ? undefined : textOf(landedView.value),
+);
+const newAgainst = computed(() =>
+  theirs.value === undefined ? undefined : textOf(isUpdate.value ? theirs.value : view.value),
+);
+const differs = computed(() => (newAgainst.value ?? '') !== (textOf(landedView.value) ?? ''));
 
 const STATES: readonly LandingState[] = ['as it was', 'draft', 'hidden'];
 const landing = computed(() => plan.decisions.choices.landings?.items?.[item.value.id] ?? '');
@@ -113,8 +130,8 @@ onMounted(() => {
     (found) => void (view.value = found),
     (error: unknown) => void (failure.value = sentenceOf(error)),
   );
-  if (isAsked.value)
-    fetchItem(plan.view!.shell.course.id, line.value.to!).then(
+  if (SHELL_DIFFERS.has(line.value.verb) && line.value.to !== null)
+    fetchItem(plan.view!.shell.course.id, line.value.to).then(
       (found) => void (theirs.value = found),
       (error: unknown) => void (failure.value = sentenceOf(error)),
     );
@@ -140,7 +157,7 @@ onMounted(() => {
         {{ ROLE_WORDS[moment.role] }} {{ momentWords(moment.at) }}
       </p>
       <p v-if="failure" role="alert">{{ failure }}</p>
-      <ItemBody v-else-if="view" :view="view" :course-id="origin.course" @open="look" />
+      <ItemBody v-else-if="view" :view="view" :course-id="origin.course" :against="oldAgainst" @open="look" />
     </article>
     <article class="sheet" :aria-label="`${item.title}, as it will be`">
       <p class="quiet small">{{ plan.sides!.new.term }}, {{ plan.isDone ? 'as it is' : 'as it will be' }}</p>
@@ -179,16 +196,28 @@ onMounted(() => {
             >{{ title }}</ElCheckbox
           >
         </p>
+        <p v-if="line.reword" class="doubtful">It lands as a draft, to be written anew before learners see it.</p>
         <p v-if="landed.isPlace">
           Only its place is kept: title, points, category and dates, as a draft without the link.
           <button class="plain-link" @click="keepPlace(false)">keep no place</button>
         </p>
         <p v-else-if="line.headingOnly" class="quiet">Only the heading comes, for what stands in it.</p>
-        <ItemBody v-else-if="landedView" :view="landedView" :course-id="origin.course" @open="look" />
+        <template v-else-if="landedView">
+          <p v-if="differs" class="quiet small">
+            {{ isUpdate ? 'Marked: what is new since it came.' : 'Marked: what only one of both has.' }}
+          </p>
+          <ItemBody :view="landedView" :course-id="origin.course" :against="newAgainst" @open="look" />
+        </template>
       </template>
       <template v-else>
         <h2 class="stays">Stays behind</h2>
-        <p>
+        <p v-if="line.verb === 'keep'">
+          It came before and was taken out of the shell by hand; it stays out.
+          <RouterLink class="plain-link" :to="{ name: 'course', params: { id: plan.view!.shell.course.id } }"
+            >put it back there</RouterLink
+          >
+        </p>
+        <p v-else>
           It will not be in {{ plan.view!.shell.course.code }} {{ plan.view!.shell.course.number }}-{{
             plan.view!.shell.course.section
           }}.

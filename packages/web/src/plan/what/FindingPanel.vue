@@ -28,16 +28,43 @@ const MOST_SHOWN = 200;
         >
           {{ comes(finding.item) ? 'leave' : 'bring' }}
         </button>
+        <button
+          v-if="!lines.get(finding.item)?.reword"
+          class="plain-link"
+          title="it comes as a draft, to be written anew"
+          :aria-label="`Bring ${titles.get(finding.item)} to reword`"
+          @click="chooseItem(finding.item, 'reword', titles.get(finding.item)!)"
+        >
+          reword
+        </button>
       </li>
       <li v-if="reason.findings.length > MOST_SHOWN" class="quiet">
         and {{ reason.findings.length - MOST_SHOWN }} more; all of them stand together by finding
       </li>
     </ul>
     <p class="turns">
-      <ElButton size="small" plain type="primary" @click="turn(reason.name, ids, 'bring')"
+      <ElButton
+        size="small"
+        plain
+        type="primary"
+        :aria-pressed="reason.turned === 'bring'"
+        @click="turn(reason.name, ids, 'bring')"
         >Bring all {{ reason.findings.length }}</ElButton
       >
-      <ElButton size="small" plain type="primary" @click="turn(reason.name, ids, 'leave')"
+      <ElButton
+        size="small"
+        plain
+        type="primary"
+        :aria-pressed="reason.turned === 'reword'"
+        @click="turn(reason.name, ids, 'reword')"
+        >Bring all to reword</ElButton
+      >
+      <ElButton
+        size="small"
+        plain
+        type="primary"
+        :aria-pressed="reason.turned === 'leave'"
+        @click="turn(reason.name, ids, 'leave')"
         >Leave all {{ reason.findings.length }}</ElButton
       >
       <button v-if="reason.turned" class="plain-link" @click="turn(reason.name, ids, 'default')">as proposed</button>
@@ -90,6 +117,10 @@ li {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.turns.turns [aria-pressed='true'] {
+  border-bottom-width: 3px;
 }
 
 .turns {

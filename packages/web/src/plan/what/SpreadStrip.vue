@@ -6,11 +6,13 @@ import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import AnswersPanel from './AnswersPanel.vue';
 import FindingPanel from './FindingPanel.vue';
+import GonePanel from './GonePanel.vue';
 import { GROUPINGS, type Grouping } from './grouping.js';
 import HowItComes from './HowItComes.vue';
 import RecipePanel from './RecipePanel.vue';
 import SourcesPanel from './SourcesPanel.vue';
 import { useAnswers } from './useAnswers.js';
+import { useGone } from './useGone.js';
 import { useReasons } from './useReasons.js';
 
 const grouping = defineModel<Grouping>('grouping', { required: true });
@@ -20,9 +22,10 @@ const emit = defineEmits<{ open: [item: string] }>();
 const plan = usePlanStore();
 const { reasons, aside, noted } = useReasons();
 const { waiting } = useAnswers();
+const { gone } = useGone();
 const route = useRoute();
 const SHOWN = { decisions: 'answers', sources: 'sources' } as const;
-const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | 'sources' | null>(askedFor());
+const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | 'sources' | 'gone' | null>(askedFor());
 watch(
   () => route.query.show,
   () => (opened.value = askedFor() ?? opened.value),
@@ -59,6 +62,9 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
       <span v-if="aside.length === 0" class="quiet">nothing</span>
       <button v-if="waiting > 0" class="reason waits" :aria-expanded="opened === 'answers'" @click="toggle('answers')">
         needs a decision <span>{{ waiting }}</span>
+      </button>
+      <button v-if="gone.length > 0" class="reason comes" :aria-expanded="opened === 'gone'" @click="toggle('gone')">
+        gone from the old course <span>{{ gone.length }}</span>
       </button>
       <template v-if="noted.length > 0">
         <button class="noted plain-link" :aria-expanded="showsNoted" @click="showsNoted = !showsNoted">
@@ -115,6 +121,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
     </div>
     <FindingPanel v-if="shown" :reason="shown" @close="opened = null" @open="open" />
     <AnswersPanel v-else-if="opened === 'answers' && waiting > 0" @open="open" />
+    <GonePanel v-else-if="opened === 'gone' && gone.length > 0" />
     <HowItComes v-else-if="opened === 'how'" />
     <RecipePanel v-else-if="opened === 'recipes'" />
     <SourcesPanel v-else-if="opened === 'sources'" />

@@ -1,12 +1,13 @@
-import { isWritten, type BringOrLeave, type Choices, type FindingName, type PlanLine } from '@yarin/core';
+import { isWritten, type BringOrLeave, type Choices, type FindingName, type PlanLine, type Turn } from '@yarin/core';
 import type { OldRow } from './spreadRows.js';
 
-type Choice = Record<string, BringOrLeave>;
-
-const without = (record: Readonly<Choice> | undefined, keys: readonly string[]): Choice => {
+function without<Choice extends Turn>(
+  record: Readonly<Record<string, Choice>> | undefined,
+  keys: readonly string[],
+): Record<string, Choice> {
   const gone = new Set(keys);
   return Object.fromEntries(Object.entries(record ?? {}).filter(([key]) => !gone.has(key)));
-};
+}
 
 /** Reasons that a person gave; what a finding leaves by itself is no choice. */
 const CHOSEN: ReadonlySet<string> = new Set(['item', 'unit', 'kind', 'all', 'standsThere']);
@@ -58,7 +59,7 @@ const leftByChoice = (line: PlanLine | undefined): boolean =>
 export function choicesAfterTurn(
   finding: FindingName,
   items: readonly string[],
-  choice: BringOrLeave | 'default',
+  choice: Turn | 'default',
   choices: Choices,
 ): Choices {
   const findings = without(choices.findings, [finding]);

@@ -6,9 +6,11 @@ import {
   type Kind,
   type RecipeChoices,
   type SettingName,
+  type Turn,
 } from '@yarin/core';
 
-const says = (choice: unknown): string => (choice === 'leave' ? 'leaves' : 'brings');
+const says = (choice: Turn | undefined): string =>
+  choice === 'leave' ? 'leaves' : choice === 'reword' ? 'brings, to be reworded,' : 'brings';
 
 /** A part of a recipe in words: “leaves web links”, “lands as draft”. */
 export const partWords =

@@ -74,7 +74,9 @@ function dateWords(moments: readonly Moment[] = []): string {
 /** Why a row is as it is, in a few words beside its title. */
 function noteOf(line: PlanLine, marked: string, titleOf: (id: string | undefined) => string): string {
   const [why] = line.why;
+  if (line.reword) return 'a draft, to reword';
   if (line.place) return 'keeps its place';
+  if (isTakenOut(line)) return 'taken out of the shell';
   if (line.verb === 'ask') return line.answered === undefined ? 'stands there already' : 'decided';
   switch (why?.reason) {
     case 'neededBy':
@@ -100,8 +102,10 @@ const MARK_NOTES = {
   evergreen: 'evergreen',
 };
 
-function strandOf({ verb, place, answered }: PlanLine, isBroken: boolean): StrandStyle {
+function strandOf(line: PlanLine, isBroken: boolean): StrandStyle {
+  const { verb, place, answered } = line;
   if (place) return 'place';
+  if (isTakenOut(line)) return 'stays';
   if (isBroken) return 'needs';
   switch (verb) {
     case 'join':
@@ -120,7 +124,10 @@ function strandOf({ verb, place, answered }: PlanLine, isBroken: boolean): Stran
   }
 }
 
-const comes = ({ verb }: PlanLine): boolean => verb !== 'leave';
+/** It came before, and a person took it out of the shell: it stays out. */
+const isTakenOut = ({ verb, to }: PlanLine): boolean => verb === 'keep' && to === null;
+
+const comes = (line: PlanLine): boolean => line.verb !== 'leave' && !isTakenOut(line);
 
 /** The first finding of each item, by which it stands when the pages are grouped by finding. */
 function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {

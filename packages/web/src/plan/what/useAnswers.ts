@@ -12,6 +12,10 @@ export interface NeedGroup {
   readonly neededBy: readonly string[];
 }
 
+/** The same, each thing by itself. */
+export const oneByOneOf = ({ needed }: NeedGroup): NeedGroup[] =>
+  needed.map((need) => ({ key: need.item, needed: [need], items: [need.item], neededBy: need.neededBy }));
+
 /** What of a plan waits for a person to decide, and the decisions that settle it. */
 export function useAnswers() {
   const plan = usePlanStore();

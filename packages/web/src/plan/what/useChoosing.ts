@@ -1,4 +1,4 @@
-import { FINDING_WORDS, type BringOrLeave, type FindingName, type PlanLine } from '@yarin/core';
+import { FINDING_WORDS, type Turn, type FindingName, type PlanLine } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
 import { choicesAfterPress, choicesAfterTurn } from './choosing.js';
@@ -17,14 +17,16 @@ export function useChoosing() {
     plan.choose(choices, `${choice} ${row.title}`);
   }
 
-  function turn(finding: FindingName, items: readonly string[], choice: BringOrLeave | 'default'): void {
+  function turn(finding: FindingName, items: readonly string[], choice: Turn | 'default'): void {
     const choices = choicesAfterTurn(finding, items, choice, plan.decisions.choices);
-    plan.choose(choices, `${choice === 'default' ? 'as proposed' : choice}: ${FINDING_WORDS[finding]}`);
+    const what = { default: 'as proposed', bring: 'bring', leave: 'leave', reword: 'bring to reword' }[choice];
+    plan.choose(choices, `${what}: ${FINDING_WORDS[finding]}`);
   }
 
   /** Brings or leaves one thing by itself, whatever its findings, its unit and its kind. */
-  function chooseItem(id: string, choice: BringOrLeave, title: string): void {
-    plan.choose({ items: { ...plan.decisions.choices.items, [id]: choice } }, `${choice} ${title}`);
+  function chooseItem(id: string, choice: Turn, title: string): void {
+    const what = choice === 'reword' ? 'bring to reword' : choice;
+    plan.choose({ items: { ...plan.decisions.choices.items, [id]: choice } }, `${what} ${title}`);
   }
 
   function leaveAll(ids: readonly string[], what: string): void {

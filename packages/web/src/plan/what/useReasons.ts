@@ -1,4 +1,4 @@
-import { FINDING_WORDS, type Finding, type FindingName } from '@yarin/core';
+import { FINDING_WORDS, type Finding, type FindingName, type Turn } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
 
@@ -9,7 +9,7 @@ export interface Reason {
   readonly findings: readonly Finding[];
   /** How many of them stay behind. */
   readonly staying: number;
-  readonly turned: 'bring' | 'leave' | undefined;
+  readonly turned: Turn | undefined;
 }
 
 /** The findings of a plan by reason: those that set something aside, and those that only note it. */

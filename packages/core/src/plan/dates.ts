@@ -1,0 +1,94 @@
+import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
+import { fail, succeed, type Result } from '../problem.js';
+import { retime } from '../retime/retime.js';
+import type { Decisions } from '../schemas/choices.js';
+import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
+import type { PlanDecided, PlanGround, PlanIndex, PreviewDate } from './preview.js';
+
+interface Retiming {
+  readonly policy: Policy;
+  readonly byHand: Decisions['byHand'];
+  readonly now: string | undefined;
+}
+
+const NO_PARENTS: ReadonlyMap<string, string | undefined> = new Map();
+
+/**
+ * The job that moves the moments of what comes, for everybody and for sections.
+ *
+ * @param comes  by the place of an item in the source
+ */
+export function retimeJobOf(
+  source: Snapshot,
+  shell: Snapshot,
+  comes: (at: number) => boolean,
+  { policy, byHand, now }: Retiming,
+): RetimeJob {
+  const hasUnits = Object.keys(policy.byUnit ?? {}).length > 0;
+  const parents = hasUnits ? new Map(source.items.map(({ id, parent }) => [id, parent])) : NO_PARENTS;
+  const moments: RetimeMoment[] = [];
+  for (let at = 0; at < source.items.length; at++) {
+    const item = source.items[at]!;
+    if (item.moments === undefined || item.moments.length === 0 || !comes(at)) continue;
+    const unit = ancestors(item.id, parents);
+    const graded = isGraded(item);
+    for (const { id, role, at, for: people, series } of item.moments)
+      moments.push({ id, item: item.id, role, at, for: people, kind: item.kind, unit, graded, series });
+  }
+  const isSet = Object.keys(byHand).length > 0;
+  const known = new Set(isSet ? moments.map(({ id }) => id) : []);
+  return {
+    source: { calendar: source.calendar, meetings: [...source.meetings] },
+    destination: { calendar: shell.calendar, meetings: [...shell.meetings] },
+    policy,
+    moments,
+    byHand: Object.fromEntries(Object.entries(byHand).filter(([id]) => known.has(id))),
+    ...(now === undefined ? {} : { now }),
+  };
+}
+
+function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
+  const units: string[] = [];
+  for (let unit = parents.get(id); unit !== undefined && !units.includes(unit); unit = parents.get(unit))
+    units.push(unit);
+  return units;
+}
+
+export const isGraded = ({ points, links }: SnapshotItem): boolean =>
+  (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
+
+/** The course that a thing is from. */
+export const courseOfOrigin = ({ source, joined }: Pick<PlanGround, 'source' | 'joined'>, item: string): string =>
+  joined?.origins.get(item)?.course ?? source.course.id;
+
+/**
+ * The dates of what comes, each moved from the calendar of the course that it is from, in the order of the items.
+ *
+ * @param comes  by the place of an item in the source
+ */
+export function datesOf(
+  { ground, choice }: Pick<PlanIndex, 'ground' | 'choice'>,
+  comes: (at: number) => boolean,
+  { decisions: { byHand }, policy, policies = {}, now }: PlanDecided,
+): Result<PreviewDate[]> {
+  const { source, shell, joined } = ground;
+  const dates: PreviewDate[] = [];
+  for (const { course, calendar, meetings } of joined?.sources ?? [source]) {
+    const isOf = (at: number): boolean =>
+      joined === undefined || courseOfOrigin(ground, source.items[at]!.id) === course.id;
+    const job = retimeJobOf({ ...source, calendar, meetings }, shell, (at) => isOf(at) && comes(at), {
+      policy: policies[course.id] ?? policy,
+      byHand,
+      now,
+    });
+    const retimed = retime(job);
+    if (!retimed.ok) return fail(retimed.problems);
+    retimed.value.forEach(({ id, role, from, to, rule, steps, flags }, index) => {
+      const { item, graded } = job.moments[index]!;
+      const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
+      dates.push({ id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true });
+    });
+  }
+  const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;
+  return succeed(joined === undefined ? dates : dates.sort((a, b) => placeOf(a) - placeOf(b)));
+}
