@@ -82,21 +82,21 @@ describe('what is refused', () => {
   it.each([
     [
       'a source that isn’t there',
-      { source: 'none', destination: SHELL },
+      { sources: ['none'], destination: SHELL },
       404,
       'There is no course with the id “none”.',
     ],
-    ['a plan onto itself', { source: SHELL, destination: SHELL }, 409, 'A course can’t be brought into itself.'],
+    ['a plan onto itself', { sources: [SHELL], destination: SHELL }, 409, 'A course can’t be brought into itself.'],
     [
       'a finished course as destination',
-      { source: 'apc120-dev', destination: OLD },
+      { sources: ['apc120-dev'], destination: OLD },
       403,
       'A finished course is a record',
     ],
-    ['a body that lacks a side', { source: OLD }, 422, '“destination” is missing; it has to be given.'],
+    ['a body that lacks a side', { sources: [OLD] }, 422, '“destination” is missing; it has to be given.'],
     [
       'a body with a name nobody knows',
-      { source: OLD, destination: SHELL, force: true },
+      { sources: [OLD], destination: SHELL, force: true },
       422,
       '“force” is no name that is known here',
     ],

@@ -44,7 +44,7 @@ describe('ECO 214 goes from Spring 2026 into its Spring 2027 shell', () => {
 
   it('brings no learner data, and says so with the zeros', async () => {
     const { body } = await agent.get(`/api/plans/${planId}`);
-    expect(body.learnersInSource).toMatchObject({ enrolment: 24, personalDate: 2 });
+    expect(body.sources[0].learners).toMatchObject({ enrolment: 24, personalDate: 2 });
     expect(new Set(Object.values(body.runs[0].counts.learners))).toEqual(new Set([0]));
     const [{ count }] = await server.reading.query('SELECT count(*) AS count FROM learner_record WHERE course_id = ?', [
       SHELL,

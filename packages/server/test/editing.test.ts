@@ -273,7 +273,7 @@ describe('editing a course', () => {
     expect((await item(key, OLD)).mark).toEqual({ item: key, mark: 'never', note: 'Nobody liked it.' });
     const { body: plan } = await ines.post('/api/plans').send({ sources: [OLD], destination: SHELL });
     const { body: view } = await ines.get(`/api/plans/${plan.id}`);
-    expect(view.source.marks).toContainEqual({ item: key, mark: 'never', note: 'Nobody liked it.' });
+    expect(view.sources[0]!.source.marks).toContainEqual({ item: key, mark: 'never', note: 'Nobody liked it.' });
     const { body: desk } = await ines.get('/api/desk');
     expect(desk.notes.map(({ note }: { note: string }) => note)).toContain('Nobody liked it.');
     await ines.put(`/api/courses/${OLD}/items/${key}/mark`).send({ mark: null, note: ' ' }).expect(204);
