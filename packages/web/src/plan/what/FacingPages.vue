@@ -247,8 +247,8 @@ onMounted(() => {
   grid-template-rows: auto;
   grid-auto-rows: max-content;
   align-content: start;
-  gap: 12px 64px;
-  padding: 12px var(--margin);
+  gap: 12px 48px;
+  padding: 12px var(--margin) 12px 20px;
   overflow: auto;
 }
 

@@ -8,6 +8,7 @@ import FacingPages from './FacingPages.vue';
 import { anchorsOf, levelHeight, type Anchor } from './levelScroll.js';
 import NewPage from './NewPage.vue';
 import OldPage from './OldPage.vue';
+import OutlineMargin from './OutlineMargin.vue';
 import SpreadStrip from './SpreadStrip.vue';
 import SpreadGutter from './SpreadGutter.vue';
 import type { Grouping } from './grouping.js';
@@ -104,6 +105,10 @@ function act(row: OldRow): void {
 
 function openItem(id: string): void {
   filter.value = '';
+  turnTo(id);
+}
+
+function turnTo(id: string): void {
   const index = left.value.findIndex(({ key }) => key === id);
   if (index < 0) return;
   focused.value = index;
@@ -120,14 +125,10 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
 <template>
   <div class="what">
     <SpreadStrip v-model:grouping="grouping" v-model:filter="filter" @open="openItem" />
-    <FacingPages
-      v-if="shown"
-      :key="shown.key"
-      :row="shown"
-      @toggle="act(shown)"
-      @close="opened = null"
-      @open="openItem"
-    />
+    <div v-if="shown" class="turned">
+      <OutlineMargin :rows="left" :at="left.indexOf(shown)" @open="turnTo" />
+      <FacingPages :key="shown.key" :row="shown" @toggle="act(shown)" @close="opened = null" @open="openItem" />
+    </div>
     <div v-show="!shown" class="spread">
       <section class="page">
         <h2>
@@ -171,6 +172,14 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
   flex-direction: column;
 }
 
+.turned {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: minmax(0, 1fr) / 200px minmax(0, 1fr);
+  padding-left: var(--margin);
+}
+
 .spread {
   flex: 1;
   min-height: 0;
@@ -199,6 +208,13 @@ h2 {
 em {
   font: normal 13px/24px var(--sans);
   color: var(--quiet);
+}
+
+@media (max-width: 1000px) {
+  .turned {
+    grid-template-columns: minmax(0, 1fr);
+    padding-left: 0;
+  }
 }
 
 @media (max-width: 800px) {
