@@ -2,8 +2,8 @@ import { dayFrom, MINUTES_PER_DAY, type Day, type Minute } from './day.js';
 
 /** Finds wall-clock times that a zone skips, one look per day kept. */
 export interface ZoneClock {
-  /** The first minute that exists at or after the given wall-clock time. */
-  firstExisting(day: Day, minute: Minute): { readonly day: Day; readonly minute: Minute };
+  /** How many minutes after the given wall-clock time the first one comes that exists; 0 when it exists itself. */
+  missingFor(day: Day, minute: Minute): number;
 }
 
 const MS_PER_MINUTE = 60_000;
@@ -14,6 +14,8 @@ interface Gap {
   readonly from: number;
   readonly to: number;
 }
+
+const NO_GAP: Gap = { from: Infinity, to: -Infinity };
 
 /** @param timeZone a known IANA zone. */
 export function zoneClock(timeZone: string): ZoneClock {
@@ -49,14 +51,13 @@ export function zoneClock(timeZone: string): ZoneClock {
     const instant = high / MS_PER_MINUTE;
     return { from: instant + before, to: instant + after };
   };
-  const gaps = new Map<Day, Gap | undefined>();
+  const gaps = new Map<Day, Gap>();
   return {
-    firstExisting(day, minute) {
-      if (!gaps.has(day)) gaps.set(day, gapOf(day));
-      const gap = gaps.get(day);
+    missingFor(day, minute) {
+      let gap = gaps.get(day);
+      if (gap === undefined) gaps.set(day, (gap = gapOf(day) ?? NO_GAP));
       const wall = day * MINUTES_PER_DAY + minute;
-      if (gap === undefined || wall < gap.from || wall >= gap.to) return { day, minute };
-      return { day: Math.floor(gap.to / MINUTES_PER_DAY), minute: gap.to % MINUTES_PER_DAY };
+      return wall < gap.from || wall >= gap.to ? 0 : gap.to - wall;
     },
   };
 }

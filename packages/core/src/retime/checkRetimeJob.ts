@@ -2,6 +2,7 @@ import { checkCalendar, checkMeetings } from '../calendar/checkCalendar.js';
 import { parseDay, parseMinute } from '../calendar/day.js';
 import type { Problem } from '../problem.js';
 import type { RetimeJob } from '../schemas/retimeJob.js';
+import { numbered } from './numbered.js';
 
 const noSuchDate = (at: string, where: string): Problem => ({
   code: 'noSuchDate',
@@ -39,20 +40,25 @@ export function checkRetimeJob(job: RetimeJob, { days }: ParsedMoments): Problem
     ...checkCalendar(job.destination.calendar, '/destination/calendar', weekStartsOn),
     ...checkMeetings(job.destination.meetings ?? [], '/destination/meetings'),
   ];
-  const ids = new Set<string>();
-  job.moments.forEach(({ id, at }, index) => {
+  const { moments, byHand = {} } = job;
+  const ids = numbered(moments.length, (at) => moments[at]!.id);
+  let different = 0;
+  for (let index = 0; index < moments.length; index++) {
+    const { id, at } = moments[index]!;
     if (Number.isNaN(days[index])) problems.push(noSuchDate(at, `/moments/${index}/at`));
-    const before = ids.size;
-    if (ids.add(id).size > before) return;
-    problems.push({
-      code: 'idTwice',
-      message: `The id “${id}” stands twice; each moment needs one of its own.`,
-      where: `/moments/${index}/id`,
-    });
-  });
-  for (const [id, at] of Object.entries(job.byHand ?? {})) {
+    if (ids.numbers[index] === different) different++;
+    else
+      problems.push({
+        code: 'idTwice',
+        message: `The id “${id}” stands twice; each moment needs one of its own.`,
+        where: `/moments/${index}/id`,
+      });
+  }
+  const set = Object.entries(byHand);
+  const known = new Set(set.length === 0 ? [] : moments.map(({ id }) => id));
+  for (const [id, at] of set) {
     const where = `/byHand/${pointer(id)}`;
-    if (!ids.has(id))
+    if (!known.has(id))
       problems.push({
         code: 'noSuchMoment',
         message: `A date is set by hand for “${id}”, which is no moment of this job; use the id of one.`,

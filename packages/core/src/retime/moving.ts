@@ -1,6 +1,7 @@
 import { MINUTES_PER_DAY, type Day, type Minute } from '../calendar/day.js';
 import type { RetimeMoment } from '../schemas/retimeJob.js';
 import type { FlagBits } from './flags.js';
+import { numbered } from './numbered.js';
 import type { PolicyOf } from './policy.js';
 import type { RuleUsed, Step } from './steps.js';
 
@@ -33,19 +34,17 @@ const peopleKey = ({ item, for: people }: RetimeMoment): string | undefined =>
 
 /** Moments of one item for the same people, in input order, where there is more than one. */
 export function groupByItem(moving: readonly Moving[]): readonly (readonly Moving[])[] {
+  const { numbers, count } = numbered(moving.length, (at) => peopleKey(moving[at]!.moment));
+  const sizes = new Int32Array(count);
+  for (const number of numbers) if (number >= 0) sizes[number]!++;
+  const byNumber: (Moving[] | undefined)[] = [];
   const groups: Moving[][] = [];
-  const known = new Map<string, Moving | Moving[]>();
-  for (const each of moving) {
-    const key = peopleKey(each.moment);
-    if (key === undefined) continue;
-    const group = known.get(key);
-    if (group === undefined) known.set(key, each);
-    else if (Array.isArray(group)) group.push(each);
-    else {
-      const pair = [group, each];
-      known.set(key, pair);
-      groups.push(pair);
-    }
+  for (let at = 0; at < numbers.length; at++) {
+    const number = numbers[at]!;
+    if (number < 0 || sizes[number]! < 2) continue;
+    const group = byNumber[number];
+    if (group !== undefined) group.push(moving[at]!);
+    else groups.push((byNumber[number] = [moving[at]!]));
   }
   return groups;
 }

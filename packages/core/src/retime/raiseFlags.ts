@@ -1,6 +1,7 @@
 import { isWeekend } from '../calendar/calendarIndex.js';
 import { MINUTES_PER_DAY, parseDay, parseMinute, weekStartOf, type Day } from '../calendar/day.js';
 import type { Calendar } from '../schemas/calendar.js';
+import type { Role } from '../schemas/retimeJob.js';
 import { FLAG } from './flags.js';
 import { newTotal, oldTotal, type Moving } from './moving.js';
 import type { Terms } from './terms.js';
@@ -39,58 +40,85 @@ export function raiseFlags(terms: Terms, moving: readonly Moving[], limits: Limi
   raiseCrowding(terms, dues, limits);
 }
 
+/** What the comparison of order needs of the moments, by place; in arrays, since every moment is looked at often. */
+interface Totals {
+  readonly old: Float64Array;
+  readonly now: Float64Array;
+  /** 1 when a rule moved it, 0 when it was set by hand. */
+  readonly isMoved: Uint8Array;
+}
+
 /** Compares every moment with all others of its role in one sweep over the old dates. */
 function raiseOrderChanged(moving: readonly Moving[]): void {
-  const byRole = new Map<string, Moving[]>();
-  for (const each of moving) {
+  const count = moving.length;
+  const totals: Totals = {
+    old: new Float64Array(count),
+    now: new Float64Array(count),
+    isMoved: new Uint8Array(count),
+  };
+  const byRole = new Map<Role, number[]>();
+  for (let at = 0; at < count; at++) {
+    const each = moving[at]!;
     if ((each.state !== 'moved' && each.state !== 'byHand') || (each.flags & FLAG.otherTerm) !== 0) continue;
-    const group = byRole.get(each.moment.role);
-    if (group === undefined) byRole.set(each.moment.role, [each]);
-    else group.push(each);
+    totals.old[at] = oldTotal(each);
+    totals.now[at] = newTotal(each);
+    totals.isMoved[at] = each.state === 'moved' ? 1 : 0;
+    const places = byRole.get(each.moment.role);
+    if (places === undefined) byRole.set(each.moment.role, [at]);
+    else places.push(at);
   }
-  for (const group of byRole.values()) sweep(group);
+  for (const places of byRole.values())
+    for (const at of reversedIn(inOldOrder(places, totals), totals)) moving[at]!.flags |= FLAG.orderChanged;
 }
 
 /** More moments than one role has in any job; with minutes below 2^32 a sort key stays a whole number. */
 const PLACES = 2 ** 21;
 
-/** Places in the list by old date, through one sorted array of numbers. */
-function placesInOldOrder(group: readonly Moving[]): Uint32Array {
+/** Places by old date, through one sorted array of numbers. */
+function inOldOrder(places: readonly number[], { old }: Totals): Uint32Array {
   let earliest = Infinity;
-  for (const each of group) earliest = Math.min(earliest, oldTotal(each));
-  const keys = new Float64Array(group.length);
-  for (let place = 0; place < group.length; place++)
-    keys[place] = (oldTotal(group[place]!) - earliest) * PLACES + place;
+  for (const at of places) if (old[at]! < earliest) earliest = old[at]!;
+  const keys = new Float64Array(places.length);
+  for (let index = 0; index < places.length; index++) {
+    const at = places[index]!;
+    keys[index] = (old[at]! - earliest) * PLACES + at;
+  }
   keys.sort();
-  return Uint32Array.from(keys, (key) => key % PLACES);
+  const order = new Uint32Array(keys.length);
+  for (let index = 0; index < keys.length; index++) order[index] = keys[index]! % PLACES;
+  return order;
 }
 
 /**
- * Flags what stood strictly before something in the old term and stands strictly after it now, or the other way round.
- * Dates set by hand are compared with moved ones only, and alone are flagged.
+ * What stood strictly before something in the old term and stands strictly after it now, or the other way round. Dates
+ * set by hand are compared with moved ones only, and alone are named.
+ *
+ * @param order  places by old date
  */
-function sweep(group: readonly Moving[]): void {
-  const count = group.length;
-  const places = placesInOldOrder(group);
+function reversedIn(order: Uint32Array, { old, now, isMoved }: Totals): number[] {
+  const count = order.length;
   const earliestFrom = new Float64Array(count + 1).fill(Infinity);
-  for (let at = count - 1; at >= 0; at--) {
-    const each = group[places[at]!]!;
-    earliestFrom[at] = Math.min(earliestFrom[at + 1]!, each.state === 'moved' ? newTotal(each) : Infinity);
+  for (let index = count - 1; index >= 0; index--) {
+    const at = order[index]!;
+    const after = earliestFrom[index + 1]!;
+    earliestFrom[index] = isMoved[at] === 1 && now[at]! < after ? now[at]! : after;
   }
+  const reversed: number[] = [];
   let latestBefore = -Infinity;
   for (let from = 0; from < count;) {
-    const old = oldTotal(group[places[from]!]!);
+    const day = old[order[from]!]!;
     let until = from;
     let latest = latestBefore;
-    while (until < count && oldTotal(group[places[until]!]!) === old) until++;
+    while (until < count && old[order[until]!] === day) until++;
     for (; from < until; from++) {
-      const each = group[places[from]!]!;
-      const total = newTotal(each);
-      if (latestBefore > total || earliestFrom[until]! < total) each.flags |= FLAG.orderChanged;
-      if (each.state === 'moved' && total > latest) latest = total;
+      const at = order[from]!;
+      const total = now[at]!;
+      if (latestBefore > total || earliestFrom[until]! < total) reversed.push(at);
+      if (isMoved[at] === 1 && total > latest) latest = total;
     }
     latestBefore = latest;
   }
+  return reversed;
 }
 
 function periodFinder({ periods = [] }: Calendar): (day: Day) => string | undefined {

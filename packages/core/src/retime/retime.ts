@@ -73,6 +73,14 @@ interface Intent {
   readonly series: string | undefined;
 }
 
+/** Where days land under one intent, as far as it was asked. */
+interface IntentDays extends Intent {
+  readonly byDay: Map<Day, Placed>;
+}
+
+const isOf = (known: Intent, policy: ResolvedPolicy, rule: RuleName, series: string | undefined): boolean =>
+  known.policy === policy && known.rule === rule && known.series === series;
+
 interface PlacedMoments {
   readonly moving: readonly Moving[];
   /** Moments of one item for the same people, where there is more than one. */
@@ -132,24 +140,25 @@ function place(terms: Terms, job: RetimeJob, { days, minutes }: ParsedMoments): 
     classEvents.push(group);
     if (meetsAsOften(terms, meeting.series)) for (const each of group) classSeries.set(each, meeting);
   }
-  const intentOf = (each: Moving): Intent => {
+  const hasClasses = classSeries.size > 0;
+  const ruleOf = (each: Moving): RuleName => {
     const { policy, ruleIsNarrow } = each.policyOf;
-    const classMeeting = classSeries.size === 0 ? undefined : classSeries.get(each);
-    if (classMeeting === undefined) return { policy, rule: policy.rule, series: each.moment.series };
-    const rule = planStandsStill || ruleIsNarrow ? policy.rule : 'meeting';
-    return { policy, rule, series: classMeeting.series };
+    const goesByMeeting = hasClasses && !planStandsStill && !ruleIsNarrow && classSeries.has(each);
+    return goesByMeeting ? 'meeting' : policy.rule;
+  };
+  const seriesOf = (each: Moving): string | undefined => {
+    const classMeeting = hasClasses ? classSeries.get(each) : undefined;
+    return classMeeting === undefined ? each.moment.series : classMeeting.series;
   };
 
-  const stretched = stretchAll(terms, moving, intentOf);
-  const known: { readonly intent: Intent; readonly byDay: Map<Day, Placed> }[] = [];
-  let current: (typeof known)[number] | undefined;
+  const stretched = stretchAll(terms, moving, ruleOf);
+  const known: IntentDays[] = [];
+  let current: IntentDays | undefined;
   /** Where a day lands under a rule; worked out once for each day, policy, rule and series. */
   const landedDay = (day: Day, policy: ResolvedPolicy, rule: RuleName, series: string | undefined): Placed => {
-    const holds = ({ intent }: (typeof known)[number]): boolean =>
-      intent.policy === policy && intent.rule === rule && intent.series === series;
-    if (current === undefined || !holds(current)) {
-      current = known.find(holds);
-      if (current === undefined) known.push((current = { intent: { policy, rule, series }, byDay: new Map() }));
+    if (current === undefined || !isOf(current, policy, rule, series)) {
+      current = known.find((each) => isOf(each, policy, rule, series));
+      if (current === undefined) known.push((current = { policy, rule, series, byDay: new Map() }));
     }
     let placed = current.byDay.get(day);
     if (placed === undefined) {
@@ -160,7 +169,9 @@ function place(terms: Terms, job: RetimeJob, { days, minutes }: ParsedMoments): 
   };
   for (const each of moving) {
     if (each.state !== 'moved') continue;
-    const { policy, rule: intended, series } = intentOf(each);
+    const { policy } = each.policyOf;
+    const intended = ruleOf(each);
+    const series = seriesOf(each);
     const { oldDay, oldMinute, moment } = each;
     if (intended === 'meeting') {
       const met = byMeeting(terms, oldDay, oldMinute, moment.role, series);
@@ -197,12 +208,12 @@ function placeDay(
   return (rule === 'stretch' ? stretched?.get(day) : undefined) ?? byWeek(terms, day, weekdays);
 }
 
-function stretchAll(terms: Terms, moving: readonly Moving[], intentOf: (each: Moving) => Intent) {
+function stretchAll(terms: Terms, moving: readonly Moving[], ruleOf: (each: Moving) => RuleName) {
   const days = new Map<ResolvedPolicy, Set<Day>>();
   for (const each of moving) {
     if (each.state !== 'moved' || each.rule !== 'stretch') continue;
-    const { policy, rule } = intentOf(each);
-    if (rule !== 'stretch') continue;
+    if (ruleOf(each) !== 'stretch') continue;
+    const { policy } = each.policyOf;
     let distinct = days.get(policy);
     if (distinct === undefined) days.set(policy, (distinct = new Set()));
     distinct.add(each.oldDay);

@@ -76,10 +76,9 @@ export function followStarts(terms: Terms, group: readonly Moving[]): void {
 
 /** A time of day that the destination's zone skips on that day moves to the first minute that exists. */
 export function skipMissingHour(clock: ZoneClock, moving: Moving): void {
-  const { day, minute } = clock.firstExisting(moving.day, moving.minute);
-  if (day === moving.day && minute === moving.minute) return;
+  const missing = clock.missingFor(moving.day, moving.minute);
+  if (missing === 0) return;
   moving.steps = [...moving.steps, { step: 'skippedHour', from: moving.minute }];
-  moving.day = day;
-  moving.minute = minute;
+  moveTo(moving, newTotal(moving) + missing);
   moving.flags |= FLAG.missingHour;
 }
