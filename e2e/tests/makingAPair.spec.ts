@@ -100,6 +100,7 @@ test('two courses go into one shell by one plan: what stands in both comes once,
   // The other one's is taken for one thing, then for all; each can be undone.
   await row.dblclick();
   await expect(page.getByText('stands in the shared template too')).toBeVisible();
+  await expect(page.getByText('Marked:')).toHaveCount(0);
   await page.getByRole('button', { name: 'take that one' }).click();
   await expect(page.getByText('stands in Spring 2026 too')).toBeVisible();
   await expect(page.getByRole('article', { name: 'Start here, as it was' })).toContainText('the shared template');

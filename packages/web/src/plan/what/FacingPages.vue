@@ -87,7 +87,7 @@ const oldAgainst = computed(() =>
 const newAgainst = computed(() =>
   theirs.value === undefined ? undefined : textOf(isUpdate.value ? theirs.value : view.value),
 );
-const differs = computed(() => (newAgainst.value ?? '') !== (textOf(landedView.value) ?? ''));
+const differs = computed(() => newAgainst.value !== undefined && newAgainst.value !== textOf(landedView.value));
 
 const STATES: readonly LandingState[] = ['as it was', 'draft', 'hidden'];
 const landing = computed(() => plan.decisions.choices.landings?.items?.[item.value.id] ?? '');
