@@ -82,6 +82,7 @@ await run(addCourse, {
 await run(openPlan, {
   id: 'plan',
   sourceIds: ['old'],
+  lost: [],
   destinationId: 'new',
   personId: 'p',
   at: AT,

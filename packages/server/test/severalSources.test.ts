@@ -150,4 +150,21 @@ describe('one plan that brings from two courses', () => {
     expect(lines.filter(({ verb, source }) => verb === 'add' && source === TEMPLATE)).toEqual([]);
     expect(items.length).toBeGreaterThan(before + 150);
   });
+  it('a course that may not be used any more falls out of the plan when it is opened', async () => {
+    const ana = await server.as('p-brandt');
+    const asked = (await ana.post('/api/access').send({ course: LAST, wants: 'use', words: '' }).expect(201)).body;
+    await ines.put(`/api/access/${asked.id}`).send({ answer: 'granted', words: '' }).expect(204);
+    const pair = { sources: ['prn110-s26-01', LAST], destination: 'prn110-s27-02' };
+    const { id } = (await ana.post('/api/plans').send(pair).expect(201)).body;
+    await ana.get(`/api/plans/${id}`).expect(200);
+    await ines.put(`/api/access/${asked.id}`).send({ answer: 'withdrawn', words: '' }).expect(204);
+    await ana.get(`/api/plans/${id}`).expect(403);
+    const again = await ana
+      .post('/api/plans')
+      .send({ ...pair, sources: ['prn110-s26-01'] })
+      .expect(201);
+    expect(again.body.id).toBe(id);
+    const left: PlanView = (await ana.get(`/api/plans/${id}`).expect(200)).body;
+    expect(left.sources.map(({ source }) => source.course.id)).toEqual(['prn110-s26-01']);
+  });
 });

@@ -11,6 +11,8 @@ export interface NewPlan {
   readonly id: string;
   /** In their order of precedence; at least one. */
   readonly sourceIds: readonly string[];
+  /** Courses that the person may not use any more; they fall out of a plan that is there. */
+  readonly lost: readonly string[];
   readonly destinationId: string;
   readonly personId: string;
   readonly at: string;
@@ -19,17 +21,18 @@ export interface NewPlan {
 /** Opens the plan of a pair: the one that is there, with the further sources added behind its own, or a new one. */
 export const openPlan: Command<NewPlan, { id: string }> = async (
   { manager },
-  { id, sourceIds, destinationId, personId, at },
+  { id, sourceIds, lost, destinationId, personId, at },
 ) => {
   const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
   const known = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
   if (known !== null) {
-    const more = furtherSources.filter((each) => !known.furtherSources.includes(each));
-    if (more.length > 0)
+    const kept = known.furtherSources.filter((each) => !lost.includes(each));
+    const next = [...new Set([...kept, ...furtherSources])];
+    if (next.join(' ') !== known.furtherSources.join(' '))
       await manager.update(
         PlanRow,
         { id: known.id },
-        { furtherSources: [...known.furtherSources, ...more], version: known.version + 1, changedAt: at },
+        { furtherSources: next, version: known.version + 1, changedAt: at },
       );
     return { id: known.id };
   }

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { decisionsSchema } from '@yarin/core/schemas';
-import { parseDay, type Decisions } from '@yarin/core';
+import { mayDo, parseDay, type Decisions } from '@yarin/core';
 import { Router } from 'express';
 import type { Server } from '../context.js';
+import { summariseCourse } from '../courses/courseSummaries.js';
+import { PlanRow } from '../database/entities/run.js';
 import { checked } from '../http/checked.js';
 import { conflict, unusable } from '../http/httpProblem.js';
 import { storable } from '../courses/sanitise.js';
@@ -57,12 +59,24 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
     for (const id of sourceIds) await courseFor(reading.manager, 'use', person, id, now().slice(0, 10));
   }
 
+  /** Further sources of the plan of a pair that the person may not use any more. */
+  async function lostSources(person: Asker, sourceId: string, destinationId: string): Promise<string[]> {
+    const plan = await reading.manager.findOneBy(PlanRow, { sourceId, destinationId });
+    const lost: string[] = [];
+    for (const id of plan?.furtherSources ?? []) {
+      const course = await summariseCourse(reading.manager, id, person.id);
+      if (course === undefined || !mayDo('use', person, course, now().slice(0, 10)).may) lost.push(id);
+    }
+    return lost;
+  }
+
   router.post('/plans', async (request, response) => {
     const { sources: sourceIds, destination: destinationId } = checkPair(request.body);
     const person = askerOf(request);
     await demandSources(person, sourceIds, destinationId);
     await courseFor(reading.manager, 'run', person, destinationId, now().slice(0, 10));
-    const plan = { id: randomUUID(), sourceIds, destinationId, personId: person.id, at: now() };
+    const lost = await lostSources(person, sourceIds[0]!, destinationId);
+    const plan = { id: randomUUID(), sourceIds, lost, destinationId, personId: person.id, at: now() };
     response.status(201).json(await writer.run('openPlan', plan));
   });
 
