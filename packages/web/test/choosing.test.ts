@@ -38,7 +38,7 @@ const left = (id: string, reason: Why['reason']): [string, PlanLine] => [
   id,
   { source: 'old', item: id, verb: 'leave', why: [{ reason }], to: null },
 ];
-const NOTHING = new Map<string, PlanLine>();
+const NOTHING = (): PlanLine | undefined => undefined;
 
 describe('pressing a row', () => {
   it('turns a single thing by itself', () => {
@@ -59,7 +59,7 @@ describe('pressing a row', () => {
     ['leaves it where only findings did, since bringing turns none', 'finding', 'leave'],
   ])('that comes in part %s', (_, reason, choice) => {
     const lines = new Map([left('a', reason)]);
-    expect(choicesAfterPress(row('part', ['u', 'a', 'b']), {}, lines).choice).toBe(choice);
+    expect(choicesAfterPress(row('part', ['u', 'a', 'b']), {}, (id) => lines.get(id)).choice).toBe(choice);
   });
   it('of a kind chooses the kind, so that it can be saved as a recipe', () => {
     const heading = row('on', ['a', 'b'], { item: undefined, ofKind: 'survey' });
@@ -82,7 +82,9 @@ describe('pressing a row', () => {
   it('brings one by one what findings left of an area, since nothing wider would', () => {
     const heading = row('off', ['a', 'b'], { item: undefined });
     const lines = new Map([left('a', 'finding'), left('b', 'finding')]);
-    expect(choicesAfterPress(heading, {}, lines).choices).toEqual({ items: { a: 'bring', b: 'bring' } });
+    expect(choicesAfterPress(heading, {}, (id) => lines.get(id)).choices).toEqual({
+      items: { a: 'bring', b: 'bring' },
+    });
   });
   it('turning a finding takes its single choices back, and it can be given back', () => {
     const choices: Choices = { items: { a: 'bring', z: 'leave' }, findings: { double: 'bring' } };

@@ -11,21 +11,27 @@ export interface KindCount {
 }
 export type KindCounts = Readonly<Partial<Record<Kind, KindCount>>>;
 
+/** A count while things are being counted. */
+interface Counting {
+  source: number;
+  bring: number;
+  leave: number;
+  readonly verbs: Partial<Record<Verb, number>>;
+}
+
 const STAYS: readonly Verb[] = ['leave', 'gone'];
 
 export function countByKind(items: readonly SnapshotItem[], lines: readonly PlanLine[]): KindCounts {
-  const counts: Partial<Record<Kind, KindCount>> = {};
+  const counts: Partial<Record<Kind, Counting>> = {};
   items.forEach(({ kind }, index) => {
-    const { source, bring, leave, verbs } = counts[kind] ?? { source: 0, bring: 0, leave: 0, verbs: {} };
+    const count = (counts[kind] ??= { source: 0, bring: 0, leave: 0, verbs: {} });
     const { verb, to } = lines[index]!;
     // What came before and was taken out of the shell by hand is not in it.
     const stays = STAYS.includes(verb) || to === null;
-    counts[kind] = {
-      source: source + 1,
-      bring: bring + (stays ? 0 : 1),
-      leave: leave + (stays ? 1 : 0),
-      verbs: { ...verbs, [verb]: (verbs[verb] ?? 0) + 1 },
-    };
+    count.source++;
+    if (stays) count.leave++;
+    else count.bring++;
+    count.verbs[verb] = (count.verbs[verb] ?? 0) + 1;
   });
   return counts;
 }

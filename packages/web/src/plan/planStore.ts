@@ -7,6 +7,7 @@ import {
   type Decisions,
   type DoubtCause,
   type Origin,
+  type PlanLine,
   type PlanSourceView,
   type PlanView,
   type PlanDecided,
@@ -257,6 +258,12 @@ export const usePlanStore = defineStore('plan', () => {
   /** The old course, or several as one. */
   const source = computed(() => ground.value!.source);
   const findings = computed(() => ground.value!.findings);
+  const placeOf = computed(() => new Map(source.value.items.map(({ id }, at) => [id, at])));
+  /** What happens to a thing of the old course. Lines of the source come first, in its order. */
+  const lineOf = (id: string): PlanLine | undefined => {
+    const at = placeOf.value.get(id);
+    return at === undefined ? undefined : preview.value?.lines[at];
+  };
   /** Learners of the old course, whose data never comes; of several the sum. */
   const learners = computed(() => summedLearners(sources.value.map((each) => each.learners)));
   const names = computed(() => sourceNames(sources.value.map((each) => each.source.course)));
@@ -282,6 +289,7 @@ export const usePlanStore = defineStore('plan', () => {
     ground,
     learners,
     originOf,
+    lineOf,
     nameOf,
     takeFrom,
     overlaps: overlaps.all,

@@ -8,10 +8,10 @@ const { reason } = defineProps<{ reason: Reason }>();
 defineEmits<{ close: []; open: [item: string] }>();
 
 const plan = usePlanStore();
-const { lines, turn, chooseItem } = useChoosing();
+const { turn, chooseItem } = useChoosing();
 const titles = computed(() => new Map(plan.source.items.map(({ id, title }) => [id, title])));
 const ids = computed(() => reason.findings.map(({ item }) => item));
-const comes = (id: string): boolean => lines.value.get(id)?.verb !== 'leave';
+const comes = (id: string): boolean => plan.lineOf(id)?.verb !== 'leave';
 const MOST_SHOWN = 200;
 </script>
 
@@ -29,7 +29,7 @@ const MOST_SHOWN = 200;
           {{ comes(finding.item) ? 'leave' : 'bring' }}
         </button>
         <button
-          v-if="!lines.get(finding.item)?.reword"
+          v-if="!plan.lineOf(finding.item)?.reword"
           class="plain-link"
           title="it comes as a draft, to be written anew"
           :aria-label="`Bring ${titles.get(finding.item)} to reword`"

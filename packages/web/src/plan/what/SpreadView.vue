@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lockedItems } from '@yarin/core';
+import { lockedItems, type Verb } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
@@ -53,17 +53,21 @@ const right = computed(() =>
   ),
 );
 const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
-const pairs = computed(() =>
-  left.value.flatMap((row, index): Anchor[] => {
+const pairs = computed(() => {
+  const level: Anchor[] = [];
+  left.value.forEach((row, index) => {
     const to = placeOf.value.get(row.to ?? (row.item === undefined ? row.key : ''));
-    return to === undefined ? [] : [[index, to]];
-  }),
-);
+    if (to !== undefined) level.push([index, to]);
+  });
+  return level;
+});
 const anchors = computed(() => anchorsOf(pairs.value));
 const focusedNew = computed(() => placeOf.value.get(left.value[focused.value]?.to ?? '') ?? -1);
 
 const tallies = computed(() => {
-  const of = (...verbs: string[]): number => plan.preview!.lines.filter(({ verb }) => verbs.includes(verb)).length;
+  const counted = new Map<Verb, number>();
+  for (const { verb } of plan.preview!.lines) counted.set(verb, (counted.get(verb) ?? 0) + 1);
+  const of = (...verbs: Verb[]): number => verbs.reduce((sum, verb) => sum + (counted.get(verb) ?? 0), 0);
   const parts = [`${of('add', 'update')} come`];
   if (of('join', 'same') > 0)
     parts.push(plan.isDone ? `${of('join', 'same')} are there` : `${of('join', 'same')} join`);

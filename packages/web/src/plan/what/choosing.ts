@@ -9,6 +9,8 @@ function without<Choice extends Turn>(
   return Object.fromEntries(Object.entries(record ?? {}).filter(([key]) => !gone.has(key)));
 }
 
+type LineOf = (id: string) => PlanLine | undefined;
+
 /** Reasons that a person gave; what a finding leaves by itself is no choice. */
 const CHOSEN: ReadonlySet<string> = new Set(['item', 'unit', 'kind', 'all', 'standsThere']);
 
@@ -16,27 +18,25 @@ const CHOSEN: ReadonlySet<string> = new Set(['item', 'unit', 'kind', 'all', 'sta
  * What pressing a row does. A row that comes whole is left. One that stays, or comes in part, is brought; when all that
  * is missing from a part was left by findings, it is left instead, since bringing a unit or a kind turns no finding.
  *
- * @param lines  of the plan as it stands, by item
+ * @param lineOf  what happens to an item as the plan stands
  */
 export function choicesAfterPress(
   row: OldRow,
   choices: Choices,
-  lines: ReadonlyMap<string, PlanLine>,
+  lineOf: LineOf,
 ): { readonly choices: Choices; readonly choice: BringOrLeave } {
   if (row.item !== undefined && row.covers.length === 1) {
     const choice = row.box === 'on' ? 'leave' : 'bring';
     return { choice, choices: { items: { ...choices.items, [row.item.id]: choice } } };
   }
-  const choice = groupChoice(row, lines);
+  const choice = groupChoice(row, lineOf);
   if (row.ofFinding !== undefined)
     return { choice, choices: choicesAfterTurn(row.ofFinding, row.covers, choice, choices) };
   // Where findings left all of it, only choosing each by itself brings it.
-  const byFindings = choice === 'bring' && !row.covers.some((id) => leftByChoice(lines.get(id)));
+  const byFindings = choice === 'bring' && !row.covers.some((id) => leftByChoice(lineOf(id)));
   const items = without(choices.items, row.covers);
   const each = Object.fromEntries(
-    row.covers
-      .filter((id) => choice === 'leave' || byFindings || leftByChoice(lines.get(id)))
-      .map((id) => [id, choice]),
+    row.covers.filter((id) => choice === 'leave' || byFindings || leftByChoice(lineOf(id))).map((id) => [id, choice]),
   );
   if (byFindings) return { choice, choices: { items: { ...items, ...each } } };
   if (row.item !== undefined)
@@ -46,10 +46,10 @@ export function choicesAfterPress(
   return { choice, choices: { items: { ...items, ...each } } };
 }
 
-function groupChoice({ box, covers }: OldRow, lines: ReadonlyMap<string, PlanLine>): BringOrLeave {
+function groupChoice({ box, covers }: OldRow, lineOf: LineOf): BringOrLeave {
   if (box === 'on') return 'leave';
   if (box === 'off') return 'bring';
-  return covers.some((id) => leftByChoice(lines.get(id))) ? 'bring' : 'leave';
+  return covers.some((id) => leftByChoice(lineOf(id))) ? 'bring' : 'leave';
 }
 
 const leftByChoice = (line: PlanLine | undefined): boolean =>

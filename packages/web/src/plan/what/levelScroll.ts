@@ -6,8 +6,10 @@ export function anchorsOf(pairs: readonly Anchor[]): Anchor[] {
   const tails: number[] = [];
   const before: number[] = [];
   pairs.forEach(([, to], index) => {
-    let low = 0;
     let high = tails.length;
+    // Mostly both pages go down together.
+    const isNext = high === 0 || pairs[tails[high - 1]!]![1] < to;
+    let low = isNext ? high : 0;
     while (low < high) {
       const middle = (low + high) >> 1;
       if (pairs[tails[middle]!]![1] < to) low = middle + 1;
@@ -17,8 +19,8 @@ export function anchorsOf(pairs: readonly Anchor[]): Anchor[] {
     tails[low] = index;
   });
   const kept: Anchor[] = [];
-  for (let index = tails[tails.length - 1] ?? -1; index >= 0; index = before[index]!) kept.unshift(pairs[index]!);
-  return kept;
+  for (let index = tails[tails.length - 1] ?? -1; index >= 0; index = before[index]!) kept.push(pairs[index]!);
+  return kept.reverse();
 }
 
 /**
@@ -30,9 +32,14 @@ export function anchorsOf(pairs: readonly Anchor[]): Anchor[] {
 export function levelHeight(anchors: readonly Anchor[], rowHeight: number, height: number, from: 0 | 1): number {
   const to = from === 0 ? 1 : 0;
   const middle = (row: number): number => (row + 0.5) * rowHeight;
-  const after = anchors.findIndex((anchor) => middle(anchor[from]) >= height);
-  const below = after < 0 ? undefined : anchors[after];
-  const above = after < 0 ? anchors[anchors.length - 1] : anchors[after - 1];
+  let after = 0;
+  for (let end = anchors.length; after < end;) {
+    const half = (after + end) >> 1;
+    if (middle(anchors[half]![from]) < height) after = half + 1;
+    else end = half;
+  }
+  const below = anchors[after];
+  const above = anchors[after - 1];
   if (above === undefined && below === undefined) return height;
   // The tops of both pages lie level too.
   if (above === undefined) return (height / middle(below![from])) * middle(below![to]);

@@ -1,5 +1,4 @@
-import { FINDING_WORDS, type Turn, type FindingName, type PlanLine } from '@yarin/core';
-import { computed } from 'vue';
+import { FINDING_WORDS, type Turn, type FindingName } from '@yarin/core';
 import { usePlanStore } from '../planStore.js';
 import { choicesAfterPress, choicesAfterTurn } from './choosing.js';
 import type { OldRow } from './spreadRows.js';
@@ -7,13 +6,8 @@ import type { OldRow } from './spreadRows.js';
 /** What choosing in the spread does to the plan. */
 export function useChoosing() {
   const plan = usePlanStore();
-  const lines = computed(
-    (): ReadonlyMap<string, PlanLine> =>
-      new Map(plan.preview!.lines.flatMap((line) => (line.item === null ? [] : [[line.item, line] as const]))),
-  );
-
   function toggle(row: OldRow): void {
-    const { choices, choice } = choicesAfterPress(row, plan.decisions.choices, lines.value);
+    const { choices, choice } = choicesAfterPress(row, plan.decisions.choices, plan.lineOf);
     plan.choose(choices, `${choice} ${row.title}`);
   }
 
@@ -34,5 +28,5 @@ export function useChoosing() {
     plan.choose({ items: { ...plan.decisions.choices.items, ...left } }, what);
   }
 
-  return { lines, toggle, turn, chooseItem, leaveAll };
+  return { toggle, turn, chooseItem, leaveAll };
 }
