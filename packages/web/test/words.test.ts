@@ -19,6 +19,9 @@ const SUMMARY = {
 const shell = (verdict: DeskShell['verdict'], done = false): DeskShell =>
   ({ verdict, done: done ? {} : null }) as unknown as DeskShell;
 
+const shellWith = (...ids: string[]): Snapshot =>
+  ({ items: ids.map((id) => ({ id, title: id })) }) as unknown as Snapshot;
+
 describe('words for courses', () => {
   it('name a section with its class days, and what it is when it is none', () => {
     expect(courseCode(SUMMARY)).toBe('ECO 214-02');
@@ -96,11 +99,22 @@ describe('words of the plan', () => {
   } as unknown as Preview;
 
   it('tell each fate with its things and number', () => {
-    expect(fateLines(source, preview).map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
+    expect(
+      fateLines(source, shellWith(), preview).map(({ title, detail, number }) => `${title} | ${detail} | ${number}`),
+    ).toEqual([
       'Stays behind: announcements of last term | Snow day | 1 of 2',
       'Keeps its place: held by last term’s outside course | Reach atlas: 20 points stay in the weights until you link them anew | 1',
       'Left by you | Salt | 1',
       'Comes along: needed by what you bring | Streams | 1',
+    ]);
+  });
+  it('say what the old course has no more, and what is taken out of the shell for it', () => {
+    const gone = (to: string, rest: object = {}) => ({ ...line(to, 'gone'), to, ...rest });
+    const lines = [gone('old'), gone('older'), gone('out', { takenOut: true }), gone('by hand')];
+    const told = fateLines(source, shellWith('old', 'older', 'out'), { ...preview, lines } as unknown as Preview);
+    expect(told.map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
+      'No longer in the old course: stays here | old · older | 2',
+      'No longer in the old course: taken out here too | out | 1',
     ]);
   });
   it('say what becomes of the shell’s own', () => {

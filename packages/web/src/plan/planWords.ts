@@ -26,8 +26,8 @@ const titles = (items: readonly SnapshotItem[], most = 3): string => {
   return items.length > most ? `${shown.join(' · ')} · ${items.length - most} more` : shown.join(' · ');
 };
 
-/** What stays behind, by the finding that decides; what keeps its place; what a person left. */
-export function fateLines(source: Snapshot, preview: Preview): FateLine[] {
+/** What stays behind, by the finding that decides; what keeps its place; what a person left; what the source has no more. */
+export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): FateLine[] {
   const items = new Map(source.items.map((item) => [item.id, item]));
   const left = new Map<string, SnapshotItem[]>();
   const places: SnapshotItem[] = [];
@@ -79,6 +79,20 @@ export function fateLines(source: Snapshot, preview: Preview): FateLine[] {
       number: String(needed.length),
       knot: 'what',
     });
+  const standing = new Map(shell.items.map((item) => [item.id, item]));
+  for (const isOut of [false, true]) {
+    const gone = preview.lines
+      .filter(({ verb, takenOut }) => verb === 'gone' && (takenOut === true) === isOut)
+      .flatMap(({ to }) => standing.get(to!) ?? []);
+    if (gone.length > 0)
+      lines.push({
+        key: `gone ${isOut}`,
+        title: `No longer in the old course: ${isOut ? 'taken out here too' : 'stays here'}`,
+        detail: titles(gone),
+        number: String(gone.length),
+        knot: 'what',
+      });
+  }
   return lines;
 }
 

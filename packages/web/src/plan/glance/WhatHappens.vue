@@ -8,7 +8,7 @@ import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '.
 defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
 
-const lines = computed(() => fateLines(plan.source, plan.preview!));
+const lines = computed(() => fateLines(plan.source, plan.view!.shell, plan.preview!));
 /** What has to be known first: what stands in the shell already, and what the registrar changed. */
 const remarks = computed(() => [
   ...standingWords(plan.view!.standing),
