@@ -113,7 +113,7 @@ async function rawInsert(
 }
 
 // Findings and the proposed policy are computed when the plan is opened, once for both versions; a run takes them as they are.
-const { findings, suggestion } = await groundOn(manager, await readSides(manager, 'old', 'new'));
+const { findings, suggestion } = await groundOn(manager, await readSides(manager, 'old', 'new'), ['old']);
 const versionOf = async (id: string): Promise<number> =>
   (await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [id]))[0]!.version;
 

@@ -12,6 +12,7 @@ describe('one plan that brings from two courses', () => {
   let ines: Agent;
   let planId: string;
   let shellBefore: string;
+  let comeBefore = 0;
   const view = async (): Promise<PlanView> => (await ines.get(`/api/plans/${planId}`).expect(200)).body;
   const previewOf = (plan: PlanView): Preview => {
     const ground = joinSources(plan.sources, plan.decisions.choices, true);
@@ -83,6 +84,7 @@ describe('one plan that brings from two courses', () => {
     const [, template] = plan.sources;
     const overlapping = template!.source.items.find(({ title }) => title === 'Start here')!.id;
     const preview = previewOf(plan);
+    comeBefore = preview.lines.filter(({ verb }) => verb !== 'leave' && verb !== 'here').length;
     expect(preview.items.map(({ id }) => id)).not.toContain(overlapping);
     const { last } = await runPlan(ines, planId);
     expect(last).toMatchObject({ outcome: { outcome: 'brought' } });
@@ -116,6 +118,11 @@ describe('one plan that brings from two courses', () => {
   });
   it('a second press does nothing', async () => {
     const before = await dumpCourse(server.reading, SHELL);
+    // What the run brought says nothing about what the shell had: everything stands decided as it was.
+    const verbs = new Set(previewOf(await view()).lines.map(({ verb }) => verb));
+    expect([...verbs].sort()).toEqual(['here', 'leave', 'same']);
+    const come = previewOf(await view()).lines.filter(({ verb }) => verb === 'same').length;
+    expect(come).toBe(comeBefore);
     expect((await runPlan(ines, planId)).last).toMatchObject({ outcome: { outcome: 'nothingToBring' } });
     expect(await dumpCourse(server.reading, SHELL)).toBe(before);
   });

@@ -1,3 +1,4 @@
+import type { Kind } from '../course/kinds.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { titleKey } from '../course/title.js';
 import type { Choices } from '../schemas/choices.js';
@@ -33,19 +34,22 @@ class Pool {
   }
 }
 
-/** A course has its settings once, whatever they are called. */
-const nameKey = (item: SnapshotItem): string => (item.kind === 'courseSettings' ? item.kind : titleKey(item));
+/** Kinds of which a course mostly has one: where each source has one, they are the same, whatever they are called. */
+const MOSTLY_ONE: readonly Kind[] = ['courseSettings', 'syllabus'];
+
+const aloneIn = (items: readonly SnapshotItem[]): ReadonlySet<Kind> =>
+  new Set(MOSTLY_ONE.filter((kind) => items.filter((item) => item.kind === kind).length === 1));
 
 /**
  * What stands in several sources of one plan: the same by its key, where keys survive copying; by content; by kind and
- * title. A rule is the same when it has the same title and its ends are the same things.
+ * title; the settings and the only syllabus whatever they are called. A rule is the same when it has the same title and its ends are the same things.
  *
  * @param sources      in their order of precedence
  * @param keysSurvive  whether the same id in two sources is the same thing
  * @see docs/rules.md, "Several sources"
  */
 export function overlapsOf(sources: readonly Snapshot[], keysSurvive: boolean): Overlap[] {
-  const pools = { id: new Pool(), content: new Pool(), name: new Pool(), rule: new Pool() };
+  const pools = { id: new Pool(), content: new Pool(), alone: new Pool(), name: new Pool(), rule: new Pool() };
   const groupOf = new Map<string, Group>();
   const groups: Group[] = [];
   for (const { course, items } of sources) {
@@ -57,11 +61,13 @@ export function overlapsOf(sources: readonly Snapshot[], keysSurvive: boolean): 
         })
         .sort()
         .join(' ');
+    const alone = aloneIn(items);
     const isRule = ({ kind }: SnapshotItem): boolean => kind === 'rule';
     const keys: readonly (readonly [Pool, (item: SnapshotItem) => string | undefined])[] = [
       [pools.id, ({ id }) => (keysSurvive ? id : undefined)],
       [pools.content, (item) => (isRule(item) ? undefined : item.contentHash)],
-      [pools.name, (item) => (isRule(item) ? undefined : nameKey(item))],
+      [pools.alone, ({ kind }) => (alone.has(kind) ? kind : undefined)],
+      [pools.name, (item) => (isRule(item) ? undefined : titleKey(item))],
       [pools.rule, (item) => (isRule(item) ? `${titleKey(item)} ${ends(item)}` : undefined)],
     ];
     for (const [pool, keyOf] of keys)

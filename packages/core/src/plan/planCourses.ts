@@ -34,7 +34,11 @@ interface Worked {
 export function planCourses(job: PlanJob): Result<Planned> {
   const { history = [], destination } = job;
   const shell = snapshotOf(destination);
-  const shellItself = shellWithoutBrought(destination, history);
+  const ids = new Set(job.sources.map(({ course }) => course.id));
+  const shellItself = shellWithoutBrought(
+    destination,
+    history.filter(({ sourceCourse }) => ids.has(sourceCourse)),
+  );
   const grounds = job.sources.map((course): SourceGround => ({
     source: snapshotOf(course),
     findings: findFindings(course, shellItself, knowledgeOf(job)),

@@ -78,6 +78,20 @@ describe('what stands in two sources', () => {
     ],
     ['is not two things of one source', [page('x', 'A')], [page('y', 'A'), page('z', 'A')], false, ['x=y']],
     [
+      'is the only syllabus, whatever it is called',
+      [item('syllabus', 's', { title: 'Outline' })],
+      [item('syllabus', 't', { title: 'About' })],
+      false,
+      ['s=t'],
+    ],
+    [
+      'is no syllabus of another name among two',
+      [item('syllabus', 's', { title: 'Outline' })],
+      [item('syllabus', 't', { title: 'About' }), item('syllabus', 'v', { title: 'Field code' })],
+      false,
+      [],
+    ],
+    [
       'are the settings, whatever they are called',
       [item('courseSettings', 's')],
       [item('courseSettings', 't')],

@@ -11,19 +11,24 @@ export type Worked = Preview & Review;
 
 /** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
 export class PlanGrounds {
-  private readonly grounds = new LRUCache<string, Promise<PairGround>>({ max: MOST_GROUNDS });
+  private readonly known = new LRUCache<string, Promise<PairGround>>({ max: MOST_GROUNDS });
   private readonly untouched = new LRUCache<string, Worked>({ max: MOST_GROUNDS });
 
   constructor(private readonly manager: EntityManager) {}
 
-  /** Computed once, also when several ask at the same time; a failure is not kept. */
-  ground(source: Side, shell: Side): Promise<PairGround> {
-    const key = keyOf(source, shell);
-    const known = this.grounds.get(key);
+  /** Of each source of a plan; computed once, also when several ask at the same time. A failure is not kept. */
+  grounds(sources: readonly Side[], shell: Side): Promise<PairGround[]> {
+    const ids = sources.map(({ id }) => id);
+    return Promise.all(sources.map((source) => this.ground(source, shell, ids)));
+  }
+
+  private ground(source: Side, shell: Side, ids: readonly string[]): Promise<PairGround> {
+    const key = `${keyOf(source, shell)} ${ids.length > 1 ? ids.join(' ') : ''}`;
+    const known = this.known.get(key);
     if (known !== undefined) return known;
-    const ground = readSides(this.manager, source.id, shell.id).then((sides) => groundOn(this.manager, sides));
-    this.grounds.set(key, ground);
-    ground.catch(() => this.grounds.delete(key));
+    const ground = readSides(this.manager, source.id, shell.id).then((sides) => groundOn(this.manager, sides, ids));
+    this.known.set(key, ground);
+    ground.catch(() => this.known.delete(key));
     return ground;
   }
 
@@ -34,8 +39,7 @@ export class PlanGrounds {
     const key = `${sources.map((source) => keyOf(source, shell)).join(' ')} ${now.slice(0, 10)} ${recipe}`;
     const known = decisions === undefined ? this.untouched.get(key) : undefined;
     if (known !== undefined) return known;
-    const grounds = await Promise.all(sources.map((source) => this.ground(source, shell)));
-    const input = inputOn(grounds, decisions, now, standing);
+    const input = inputOn(await this.grounds(sources, shell), decisions, now, standing);
     const preview = orRefuse(previewPlan(input));
     const worked = { ...preview, ...reviewPlan(input, preview) };
     if (decisions === undefined) this.untouched.set(key, worked);

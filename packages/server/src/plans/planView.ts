@@ -83,23 +83,21 @@ export async function viewPlan(
   now: string,
 ): Promise<PlanView> {
   const { plan, sources, destination, right } = pair;
-  const known = await Promise.all(
-    sources.map(async (course) => ({ course, ground: await grounds.ground(course, destination) })),
-  );
+  const known = await grounds.grounds(sources, destination);
   return {
     id: plan.id,
     version: plan.version,
     decisions: plan.decisions,
     sources: await Promise.all(
-      known.map(async ({ course, ground: { source, findings, lineage, suggestion } }) => ({
+      known.map(async ({ source, findings, lineage, suggestion }) => ({
         source: lightSnapshot(source),
         findings,
         lineage,
         suggestion,
-        learners: await learnerCounts(manager, course.id),
+        learners: await learnerCounts(manager, source.course.id),
       })),
     ),
-    shell: lightSnapshot(known[0]!.ground.shell),
+    shell: lightSnapshot(known[0]!.shell),
     department: destination.department,
     standingRecipe: await standingRecipe(manager, destination.department),
     right,

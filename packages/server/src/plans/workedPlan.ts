@@ -44,18 +44,35 @@ export async function readSides(manager: EntityManager, sourceId: string, destin
   return { source, shell, lineage };
 }
 
-/** Finds what is outdated in the source; reads the texts of both courses. */
-async function findOn(manager: EntityManager, { source, shell, lineage }: PairSides): Promise<Finding[]> {
+/** Finds what is outdated in the source; reads the texts of both courses. What the plan brought itself is not the shell's own. */
+async function findOn(
+  manager: EntityManager,
+  { source, shell }: PairSides,
+  sourceIds: readonly string[],
+): Promise<Finding[]> {
   const courses = await manager.query<{ id: string }[]>('SELECT id FROM course');
   const known = new Set(courses.map(({ id }) => id));
-  return findFindings(await withTexts(manager, source), shellWithoutBrought(await withTexts(manager, shell), lineage), {
+  const brought = await manager.query<{ item: string }[]>(
+    `SELECT DISTINCT item_key AS item FROM lineage
+      WHERE course_id = ? AND source_course_id IN (SELECT value FROM json_each(?))`,
+    [shell.course.id, JSON.stringify(sourceIds)],
+  );
+  return findFindings(await withTexts(manager, source), shellWithoutBrought(await withTexts(manager, shell), brought), {
     isCourse: (id) => known.has(id),
   });
 }
 
-/** Everything that follows from the sides alone; costly, since it reads all texts. */
-export async function groundOn(manager: EntityManager, sides: PairSides): Promise<PairGround> {
-  const findings = await findOn(manager, sides);
+/**
+ * Everything that follows from the sides alone; costly, since it reads all texts.
+ *
+ * @param sourceIds  every source of the plan
+ */
+export async function groundOn(
+  manager: EntityManager,
+  sides: PairSides,
+  sourceIds: readonly string[],
+): Promise<PairGround> {
+  const findings = await findOn(manager, sides, sourceIds);
   const suggestion = orRefuse(suggestPlanPolicy(sides.source, sides.shell, findings));
   return { ...sides, findings, suggestion };
 }

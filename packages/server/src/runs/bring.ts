@@ -53,7 +53,8 @@ export const bring: Command<BringInput, BringOutcome> = async (
   if (plan === null) throw notFound('This plan is not there any more.');
   const { sourceId, furtherSources, destinationId } = plan;
   const grounds: KnownGround[] = [];
-  for (const id of sourcesOf(plan)) grounds.push(await groundOf(manager, id, destinationId, known[id]));
+  const sourceIds = sourcesOf(plan);
+  for (const id of sourceIds) grounds.push(await groundOf(manager, id, destinationId, sourceIds, known[id]));
   progress(0.2);
   const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
   const input = inputOn(grounds, plan.decisions, at, await standingRecipe(manager, shell.department));
@@ -121,6 +122,7 @@ async function groundOf(
   manager: EntityManager,
   sourceId: string,
   destinationId: string,
+  sourceIds: readonly string[],
   known: KnownOfPair | undefined,
 ): Promise<KnownGround> {
   const sides = await readSides(manager, sourceId, destinationId);
@@ -128,7 +130,7 @@ async function groundOf(
     known !== undefined &&
     (await versionOf(manager, sourceId)) === known.sourceVersion &&
     (await versionOf(manager, destinationId)) === known.shellVersion;
-  if (!stillHolds) return groundOn(manager, sides);
+  if (!stillHolds) return groundOn(manager, sides, sourceIds);
   return { ...sides, findings: known.findings, suggestion: { proposed: { policy: known.policy } } };
 }
 

@@ -25,8 +25,9 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     );
     demand(right);
     const known: Record<string, KnownOfPair> = {};
-    for (const source of sources) {
-      const { findings, suggestion } = await grounds.ground(source, destination);
+    const worked = await grounds.grounds(sources, destination);
+    for (const [index, source] of sources.entries()) {
+      const { findings, suggestion } = worked[index]!;
       const versions = { sourceVersion: source.version, shellVersion: destination.version };
       known[source.id] = { ...versions, findings, policy: suggestion.proposed.policy };
     }
