@@ -1,9 +1,19 @@
-import { indexPlan, planChosen, type PlanDecided, type PlanGround, type Preview, type Review } from '@yarin/core';
+import {
+  indexPlan,
+  planChosen,
+  type PlanDecided,
+  type PlanGround,
+  type PlanIndex,
+  type Preview,
+  type Review,
+} from '@yarin/core';
 import { computed, onScopeDispose, shallowRef, watch, type ComputedRef, type ShallowRef } from 'vue';
 import { changedBy, workOut, type Asked, type Worked, type WorkedOut } from './workedPlan.js';
 
 /** From this many things on a plan is worked out in a worker, and what was chosen shows before it is done. */
 const LARGE = 1500;
+const READY_AFTER = 12;
+const READY_PAUSE_MS = 60;
 
 /**
  * The plan worked out anew at every decision. Of a large course, which things come is computed at once on the page; the
@@ -19,6 +29,15 @@ export function useWorkedPlan(
   let asked = 0;
   /** What the worker's answers are told against: its last one, whether or not it was shown. */
   let known: (Preview & Review) | undefined;
+
+  /** Chooses some times while nobody waits for it, so that the first press is as quick as the next ones. */
+  function beReady(on: PlanIndex, times = READY_AFTER): void {
+    if (times === 0 || index.value !== on) return;
+    setTimeout(() => {
+      planChosen(on, decided.value.decisions);
+      beReady(on, times - 1);
+    }, READY_PAUSE_MS);
+  }
 
   const ask = (message: Asked): void => worker?.postMessage(message);
   function stop(): void {
@@ -70,7 +89,10 @@ export function useWorkedPlan(
       worked.value = null;
       workAnew();
       const isLarge = now !== null && now.ground.source.items.length + now.ground.shell.items.length >= LARGE;
-      if (isLarge && worked.value !== null) start(now.ground);
+      if (isLarge && worked.value !== null) {
+        start(now.ground);
+        beReady(now);
+      }
     },
     { immediate: true, flush: 'sync' },
   );
