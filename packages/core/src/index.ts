@@ -40,13 +40,13 @@ export { FINDING_WORDS, findFindings } from './choose/findFindings.js';
 export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
 export { planJobProblems } from './plan/checkPlanJob.js';
 export { planCourses } from './plan/planCourses.js';
-export { joinSources, policiesInForce, type Joined, type SourceGround } from './plan/joinSources.js';
+export { joinSources, originOf, policiesInForce, type Joined, type SourceGround } from './plan/joinSources.js';
 export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './plan/overlaps.js';
 export { shellWithoutBrought } from './plan/stock.js';
 export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
 export { reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
-export { isWritten, type PlanLine, type Verb } from './plan/line.js';
+export { isOut, isWritten, staysBehind, type PlanLine, type Verb } from './plan/line.js';
 export {
   indexPlan,
   planChosen,

@@ -105,7 +105,7 @@ function findingDecisions({ findings: turned }: Choices): (kind: Kind, findings:
   const made = new Map<string, Decision>();
   const decisionOf = (finding: FindingName, what: FindingDefault | Turn, bring: boolean): Decision => {
     const by = turned?.[finding] === undefined ? (what as FindingDefault) : undefined;
-    const key = `${finding} ${what} ${bring} ${by ?? ''}`;
+    const key = `${finding} ${what} ${bring}`;
     let decision = made.get(key);
     if (decision === undefined) {
       decision = decided(bring, { reason: 'finding', finding }, by);

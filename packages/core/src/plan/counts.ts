@@ -1,6 +1,6 @@
 import type { Kind } from '../course/kinds.js';
 import type { SnapshotItem } from '../course/snapshot.js';
-import type { PlanLine, Verb } from './line.js';
+import { staysBehind, type PlanLine, type Verb } from './line.js';
 
 /** How many things of a kind the source has, and what becomes of them. `bring` counts what will be in the new course by this plan or was brought before. */
 export interface KindCount {
@@ -19,17 +19,14 @@ interface Counting {
   readonly verbs: Partial<Record<Verb, number>>;
 }
 
-const STAYS: readonly Verb[] = ['leave', 'gone'];
-
 export function countByKind(items: readonly SnapshotItem[], lines: readonly PlanLine[]): KindCounts {
   const counts: Partial<Record<Kind, Counting>> = {};
   items.forEach(({ kind }, index) => {
     const count = (counts[kind] ??= { source: 0, bring: 0, leave: 0, verbs: {} });
-    const { verb, to } = lines[index]!;
-    // What came before and was taken out of the shell by hand is not in it.
-    const stays = STAYS.includes(verb) || to === null;
+    const line = lines[index]!;
+    const { verb } = line;
     count.source++;
-    if (stays) count.leave++;
+    if (staysBehind(line)) count.leave++;
     else count.bring++;
     count.verbs[verb] = (count.verbs[verb] ?? 0) + 1;
   });

@@ -3,7 +3,8 @@ import { fail, succeed, type Result } from '../problem.js';
 import { retime } from '../retime/retime.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
-import type { PlanDecided, PlanGround, PlanIndex, PreviewDate } from './preview.js';
+import { originOf } from './joinSources.js';
+import type { PlanDecided, PlanIndex, PreviewDate } from './preview.js';
 
 interface Retiming {
   readonly policy: Policy;
@@ -57,10 +58,6 @@ function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>)
 export const isGraded = ({ points, links }: SnapshotItem): boolean =>
   (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
 
-/** The course that a thing is from. */
-export const courseOfOrigin = ({ source, joined }: Pick<PlanGround, 'source' | 'joined'>, item: string): string =>
-  joined?.origins.get(item)?.course ?? source.course.id;
-
 /**
  * The dates of what comes, each moved from the calendar of the course that it is from, in the order of the items.
  *
@@ -75,7 +72,7 @@ export function datesOf(
   const dates: PreviewDate[] = [];
   for (const { course, calendar, meetings } of joined?.sources ?? [source]) {
     const isOf = (at: number): boolean =>
-      joined === undefined || courseOfOrigin(ground, source.items[at]!.id) === course.id;
+      joined === undefined || originOf(ground, source.items[at]!.id).course === course.id;
     const job = retimeJobOf({ ...source, calendar, meetings }, shell, (at) => isOf(at) && comes(at), {
       policy: policies[course.id] ?? policy,
       byHand,

@@ -26,7 +26,7 @@ export interface Joined {
 
 export interface JoinedGround extends SourceGround {
   /** Absent when there is one source. */
-  readonly joined?: Joined;
+  readonly joined?: Joined | undefined;
 }
 
 /**
@@ -109,6 +109,10 @@ export function policiesInForce(
   return { policy: inForce[0]![1], policies: Object.fromEntries(inForce) };
 }
 
+/** Where a thing of the source, or of several joined ones, is from. */
+export const originOf = ({ source, joined }: Pick<JoinedGround, 'source' | 'joined'>, id: string): Origin =>
+  joined?.origins.get(id) ?? { course: source.course.id, item: id };
+
 const stands = ({ course, item }: Origin, comesFor: ReadonlyMap<string, Origin>): boolean => {
   const first = comesFor.get(originKey(course, item));
   return first === undefined || (first.course === course && first.item === item);
@@ -133,7 +137,7 @@ function joinedItems({ sources, ids, origins }: Joined, placedLike: ReadonlyMap<
   let last = 0;
   for (const { course, items } of sources) {
     behind.set(course.id, last);
-    last += Math.max(0, ...items.map(({ position }) => position ?? 0));
+    last += items.reduce((most, { position }) => Math.max(most, position ?? 0), 0);
   }
   const standing = new Map(
     sources.map(({ course, items }) => [course.id, new Map(items.map((item) => [item.id, item]))]),

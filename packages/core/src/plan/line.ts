@@ -21,6 +21,13 @@ export interface PlanLine {
   readonly headingOnly?: true;
 }
 
+/** It will not be in the new course: it is left, left the source, or came before and was taken out of the shell by hand. */
+export const staysBehind = ({ verb, to }: Pick<PlanLine, 'verb' | 'to'>): boolean =>
+  verb === 'leave' || verb === 'gone' || to === null;
+
+/** It came before, and a person took it out of the shell: it stays out. */
+export const isOut = ({ verb, to }: Pick<PlanLine, 'verb' | 'to'>): boolean => verb === 'keep' && to === null;
+
 const WRITTEN: readonly Verb[] = ['add', 'join', 'update'];
 
 export const isWritten = ({ verb, place, answered }: Pick<PlanLine, 'verb' | 'place' | 'answered'>): boolean =>

@@ -3,7 +3,7 @@ import { isWork } from '../course/kinds.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { CourseHead } from '../schemas/course.js';
 import type { BrokenNeed } from '../choose/brokenNeeds.js';
-import type { PlanLine } from './line.js';
+import { staysBehind, type PlanLine } from './line.js';
 
 export type Severity = 'breaks' | 'wrong' | 'untidy';
 
@@ -145,7 +145,7 @@ export function looseEndsOf(course: CourseAsItStands, behind: readonly PlanBehin
 
 function planEnds({ source, findings, lines, broken }: PlanBehind): LooseEnd[] {
   const items = new Map(source.items.map((item) => [item.id, item]));
-  const comes = new Set(lines.filter(({ verb }) => verb !== 'leave').map(({ item }) => item));
+  const comes = new Set(lines.filter((line) => !staysBehind(line)).map(({ item }) => item));
   const of = (ids: readonly (string | null)[]): SnapshotItem[] => ids.flatMap((id) => items.get(id ?? '') ?? []);
   const found = (name: Finding['finding'], comesToo: boolean): SnapshotItem[] =>
     of(

@@ -8,10 +8,10 @@ import type { Course, Item } from '../schemas/course.js';
 import type { Planned, PlanJob } from '../schemas/planJob.js';
 import type { Policy } from '../schemas/retimeJob.js';
 import { readdressed } from '../words/addresses.js';
-import { joinSources, type JoinedGround, type SourceGround } from './joinSources.js';
+import { joinSources, originOf, type JoinedGround, type SourceGround } from './joinSources.js';
 import { isWritten, type PlanLine, type Verb } from './line.js';
 import type { LineageEntry } from './match.js';
-import { originKey, type Origin } from './overlaps.js';
+import { originKey } from './overlaps.js';
 import { previewPlan, type Preview } from './preview.js';
 import { reviewPlan } from './review.js';
 import { suggestPlanPolicy } from './suggestPlanPolicy.js';
@@ -88,10 +88,6 @@ const placed = <Each extends { readonly where: string }>(problem: Each, index: n
   ...problem,
   where: problem.where.replace(/^\/source(?=\/|$)/, `/sources/${index}`),
 });
-
-/** Where a thing of the joined source is from. */
-const originOf = ({ source, joined }: JoinedGround, id: string): Origin =>
-  joined?.origins.get(id) ?? { course: source.course.id, item: id };
 
 /** The id in the joined source of a thing of one of the sources. */
 const joinedId = ({ joined }: JoinedGround, course: string, item: string): string =>

@@ -11,8 +11,8 @@ import type { DoubtfulMoment } from '../retime/causes.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Policy } from '../schemas/retimeJob.js';
 import { countByKind, type KindCounts } from './counts.js';
-import { courseOfOrigin, datesOf } from './dates.js';
-import type { Joined } from './joinSources.js';
+import { datesOf } from './dates.js';
+import { originOf, type Joined } from './joinSources.js';
 import { landedItems, orderOf, type PreviewItem } from './landing.js';
 import { isWritten, type PlanLine } from './line.js';
 import { matchToShell, type LineageEntry, type Match, type Matches } from './match.js';
@@ -27,7 +27,7 @@ export interface PlanGround {
   /** The recipe of the institution or department, whose locked parts hold whatever is chosen. */
   readonly standingRecipe?: StandingRecipe | undefined;
   /** When `source` is several sources joined: where each thing is from. */
-  readonly joined?: Joined;
+  readonly joined?: Joined | undefined;
 }
 
 /** What was decided on it. */
@@ -200,7 +200,7 @@ function lineOf(
   const match = matchAt[at]!;
   const isNew = match.verb === 'add';
   const item = ground.source.items[at]!.id;
-  const source = courseOfOrigin(ground, item);
+  const source = originOf(ground, item).course;
   const newId = standing.has(item) ? `${source}:${item}` : item;
   const why = chainOf(chosen, decision);
   if (!bring) {

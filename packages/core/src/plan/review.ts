@@ -1,6 +1,6 @@
 import { doubtCauses, type DoubtCause } from '../retime/causes.js';
 import { looseEndsOf, type LooseEnd } from './looseEnds.js';
-import { courseOfOrigin } from './dates.js';
+import { originOf } from './joinSources.js';
 import type { PlanInput, Preview } from './preview.js';
 
 /** What a person should look at before or after a run; nothing of it holds the run up. */
@@ -19,7 +19,9 @@ export function reviewPlan(
     new: shell.calendar,
     weekdays: (policies[course.id] ?? policy).weekdays ?? {},
     moments:
-      joined === undefined ? dates : dates.filter(({ item }) => courseOfOrigin({ source, joined }, item) === course.id),
+      joined === undefined
+        ? dates
+        : dates.filter(({ item }) => originOf({ source, joined }, item).course === course.id),
     ...(joined === undefined ? {} : { course: course.id }),
   }));
   return {

@@ -470,3 +470,19 @@ describe('what left the source', () => {
     expect(again.lines.filter(({ verb }) => verb === 'gone')).toEqual([]);
   });
 });
+
+describe('what a person took out of the shell by hand', () => {
+  const source = oldCourse(
+    item('page', 'call', { body: '<p>Join at <a href="https://meet.example/eco">meet.example/eco</a></p>' }),
+    item('page', 'plain', { body: '<p>Rivers</p>' }),
+  );
+  it('is not in the counts of what comes, and leaves no loose end behind', () => {
+    const first = plan(job({ sources: [source] }));
+    const ends = ({ looseEnds }: Planned): boolean => looseEnds.some(({ code }) => code === 'meetingLink');
+    expect([first.counts.page!.bring, ends(first)]).toEqual([2, true]);
+    const items = first.course.items.filter(({ id }) => id !== 'call');
+    const after = plan(job({ sources: [source], destination: { ...first.course, items }, history: first.history }));
+    expect(verbs(after)).toMatchObject({ call: 'keep', plain: 'same' });
+    expect([after.counts.page!.bring, after.counts.page!.leave, ends(after)]).toEqual([1, 1, false]);
+  });
+});

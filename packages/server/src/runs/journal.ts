@@ -1,6 +1,6 @@
-import { originKey, type PlanInput, type Preview } from '@yarin/core';
+import { originKey, originOf, type PlanInput, type Preview } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { originIn, type Landed } from './landedRows.js';
+import type { Landed } from './landedRows.js';
 import type { RunOperation, StoredItem } from './operations.js';
 
 /** What a run does, as its journal keeps it: everything written, noted and taken out. */
@@ -16,9 +16,8 @@ export function operationsOf(
       { sourceHash, landedHash, landedVersion },
     ]),
   );
-  const originOf = originIn({ source, joined });
   const thing = (id: string): { from: string; source: string | undefined } => {
-    const { course, item } = originOf(id);
+    const { course, item } = originOf({ source, joined }, id);
     return { from: item, source: course === source.course.id ? undefined : course };
   };
   const written = landed.map(({ item, source: { id }, origin, isNew, isPart }): RunOperation =>

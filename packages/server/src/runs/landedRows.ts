@@ -1,6 +1,7 @@
 import {
   contentHash,
   isWritten,
+  originOf,
   type Joined,
   type Origin,
   type Preview,
@@ -23,25 +24,25 @@ export interface Landed {
   readonly isPart: boolean;
 }
 
-/** Where a thing of the source, or of several joined ones, is from. */
-export const originIn =
-  ({ source, joined }: { readonly source: Snapshot; readonly joined?: Joined | undefined }) =>
-  (id: string): Origin =>
-    joined?.origins.get(id) ?? { course: source.course.id, item: id };
-
 export function landedThings(
   preview: Preview,
   ground: { readonly source: Snapshot; readonly joined?: Joined | undefined },
 ): Landed[] {
   const items = new Map(preview.items.map((item) => [item.id, item]));
   const sources = new Map(ground.source.items.map((item) => [item.id, item]));
-  const originOf = originIn(ground);
   return preview.lines.filter(isWritten).map(({ item: from, to, verb, place, headingOnly }) => {
     const item = items.get(to!)!;
     const source = sources.get(from!)!;
     const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
     const isPart = place === true || headingOnly === true;
-    return { item, source, origin: originOf(from!), isNew: verb === 'add' || verb === 'leave', landedHash, isPart };
+    return {
+      item,
+      source,
+      origin: originOf(ground, from!),
+      isNew: verb === 'add' || verb === 'leave',
+      landedHash,
+      isPart,
+    };
   });
 }
 

@@ -1,34 +1,27 @@
 import {
-  joinSources,
-  policiesInForce,
   settledAs,
   type BringOutcome,
   type Choices,
   type Decisions,
   type DoubtCause,
-  type Origin,
   type PlanLine,
-  type PlanSourceView,
   type PlanView,
   type PlanDecided,
-  type PlanGround,
   type Policy,
   type Preview,
   type Review,
   type Settlement,
-  type Snapshot,
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiProblem, sentenceOf } from '../shared/api/client.js';
 import { changeSources, fetchPlan, saveDecisions, takeBackRun } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
-import { count, sectionWords } from '../shared/words.js';
+import { count } from '../shared/words.js';
 import { useWorkedPlan } from './preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
-import { sourceNames } from './sourceNames.js';
-import { useOverlaps, type OverlapInForce } from './useOverlaps.js';
-import { summedLearners } from './planWords.js';
+import type { OverlapInForce } from './useOverlaps.js';
+import { usePlanSources } from './usePlanSources.js';
 import { useUndo } from './useUndo.js';
 
 const CONFLICT = 409;
@@ -47,29 +40,15 @@ export const usePlanStore = defineStore('plan', () => {
   let saves: Promise<void> = Promise.resolve();
   const undoing = useUndo<Decisions>();
 
-  const sources = computed(() => view.value?.sources ?? []);
-  const overlaps = useOverlaps(sources, decisions);
-  const ground = computed<PlanGround | null>(() =>
-    view.value === null
-      ? null
-      : {
-          ...joinSources(sources.value, { sources: overlaps.inForce.value }, true),
-          shell: view.value.shell,
-          standingRecipe: view.value.standingRecipe,
-        },
-  );
-  const policies = computed<Readonly<Record<string, Policy>>>(() =>
-    view.value === null ? {} : policiesInForce(sources.value, decisions.value).policies,
-  );
-  /** The policy of the first source's dates. */
-  const policy = computed<Policy>(() => policies.value[sources.value[0]?.source.course.id ?? ''] ?? {});
+  const from = usePlanSources(view, decisions);
+  const { sources, policies, policy } = from;
   const decided = computed<PlanDecided>(() => ({
     decisions: decisions.value,
     policy: policy.value,
     policies: policies.value,
     ...(view.value === null ? {} : { now: view.value.now }),
   }));
-  const worked = useWorkedPlan(ground, decided);
+  const worked = useWorkedPlan(from.ground, decided);
   const preview = computed<(Preview & Review) | null>(() => (worked.value?.ok ? worked.value.value : null));
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
 
@@ -244,57 +223,27 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
-  const sides = computed(() => {
-    if (view.value === null) return null;
-    const { shell } = view.value;
-    const [{ source }, ...others] = sources.value as [PlanSourceView, ...PlanSourceView[]];
-    const words = ({ course, meetings }: Snapshot): string => sectionWords({ ...course, meetings });
-    const more = others.length === 0 ? '' : ` · and ${count(others.length, 'more course')}`;
-    return {
-      old: { term: source.course.term, words: `${words(source)}${more}` },
-      new: { term: shell.course.term, words: words(shell) },
-    };
-  });
-  /** The old course, or several as one. */
-  const source = computed(() => ground.value!.source);
-  const findings = computed(() => ground.value!.findings);
-  const placeOf = computed(() => new Map(source.value.items.map(({ id }, at) => [id, at])));
+  const placeOf = computed(() => new Map(from.source.value.items.map(({ id }, at) => [id, at])));
   /** What happens to a thing of the old course. Lines of the source come first, in its order. */
   const lineOf = (id: string): PlanLine | undefined => {
     const at = placeOf.value.get(id);
     return at === undefined ? undefined : preview.value?.lines[at];
   };
-  /** Learners of the old course, whose data never comes; of several the sum. */
-  const learners = computed(() => summedLearners(sources.value.map((each) => each.learners)));
-  const names = computed(() => sourceNames(sources.value.map((each) => each.source.course)));
-  const nameOf = (course: string): string => names.value.get(course) ?? '';
   /** Takes things that stand in several sources from one of them. */
   function takeFrom(things: readonly OverlapInForce[], course: string): void {
     const taken = Object.fromEntries(things.map(({ overlap }) => [overlap[0]!.item, course]));
     choose(
       { sources: { ...decisions.value.choices.sources, ...taken } },
-      `take ${count(things.length, 'thing')} from ${nameOf(course)}`,
+      `take ${count(things.length, 'thing')} from ${from.nameOf(course)}`,
     );
   }
-  /** Where a thing is from. */
-  const originOf = (id: string): Origin =>
-    ground.value?.joined?.origins.get(id) ?? { course: sources.value[0]!.source.course.id, item: id };
 
   return {
     view,
     decisions,
-    sources,
-    source,
-    findings,
-    ground,
-    learners,
-    originOf,
+    ...from,
     lineOf,
-    nameOf,
     takeFrom,
-    overlaps: overlaps.all,
-    policy,
-    policies,
     preview,
     problem,
     failure,
@@ -303,7 +252,6 @@ export const usePlanStore = defineStore('plan', () => {
     lastRun,
     isDone,
     totals,
-    sides,
     load,
     flush,
     choose,

@@ -3,12 +3,14 @@ import {
   dayWords,
   FINDING_WORDS,
   FLAG_WORDS,
+  isOut,
   MARK_WORDS,
   momentWords,
   originKey,
   parseDay,
   ROLE_WORDS,
   sectionsOf,
+  staysBehind,
   type ItemView,
   type LandingState,
   type PlanLine,
@@ -45,7 +47,7 @@ const line = computed(() => plan.preview!.lines.find((each) => each.item === ite
 const landed = computed(() => plan.preview!.items.find(({ id }) => id === line.value.to));
 const dates = computed(() => plan.preview!.dates.filter((date) => date.item === item.value.id));
 const evidence = computed(() => plan.findings.filter((finding) => finding.item === item.value.id));
-const comes = computed(() => line.value.verb !== 'leave');
+const comes = computed(() => !staysBehind(line.value));
 const isAsked = computed(() => line.value.verb === 'ask');
 const chain = computed(() => chainWords(line.value.why, (id) => titles.value.get(id) ?? 'something that is not here'));
 /** Of a thing that stands in several sources: those from which it could come instead. */
@@ -211,7 +213,7 @@ onMounted(() => {
       </template>
       <template v-else>
         <h2 class="stays">Stays behind</h2>
-        <p v-if="line.verb === 'keep'">
+        <p v-if="isOut(line)">
           It came before and was taken out of the shell by hand; it stays out.
           <RouterLink class="plain-link" :to="{ name: 'course', params: { id: plan.view!.shell.course.id } }"
             >put it back there</RouterLink

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { staysBehind } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
 import { useChoosing } from './useChoosing.js';
@@ -11,7 +12,10 @@ const plan = usePlanStore();
 const { turn, chooseItem } = useChoosing();
 const titles = computed(() => new Map(plan.source.items.map(({ id, title }) => [id, title])));
 const ids = computed(() => reason.findings.map(({ item }) => item));
-const comes = (id: string): boolean => plan.lineOf(id)?.verb !== 'leave';
+const comes = (id: string): boolean => {
+  const line = plan.lineOf(id);
+  return line !== undefined && !staysBehind(line);
+};
 const MOST_SHOWN = 200;
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { NewRow, OldRow, StrandStyle } from './spreadRows.js';
+import type { StrandStyle } from './rowWords.js';
+import type { NewRow, OldRow } from './spreadRows.js';
 
 const ROW = 28;
 const HEAD = 40;

@@ -95,7 +95,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
         <button
           v-for="each in groupings"
           :key="each"
-          class="grouping"
+          class="way-to-look"
           :aria-pressed="grouping === each"
           @click="grouping = each"
         >
@@ -206,20 +206,5 @@ b {
   color: var(--ash-ink);
   cursor: default;
   text-decoration: none;
-}
-
-.grouping {
-  border: 0;
-  padding: 0;
-  background: none;
-  font: inherit;
-  color: var(--quiet);
-  cursor: pointer;
-}
-
-.grouping[aria-pressed='true'] {
-  color: var(--ink);
-  text-decoration: underline;
-  text-underline-offset: 3px;
 }
 </style>

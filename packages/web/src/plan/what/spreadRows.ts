@@ -1,12 +1,9 @@
 import {
-  dayWords,
-  FINDING_WORDS,
   KIND_WORDS,
-  parseDay,
+  staysBehind,
   type Finding,
   type FindingName,
   type Kind,
-  type Moment,
   type PlanLine,
   type Preview,
   type PreviewItem,
@@ -14,12 +11,11 @@ import {
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
+import { dateWords, MARK_NOTES, noteOf, strandOf, type StrandStyle } from './rowWords.js';
 import { grouped, NESTED, type Grouping } from './grouping.js';
 import type { FromOf } from './placesFrom.js';
 
 export type BoxState = 'on' | 'off' | 'part';
-/** How a strand is drawn: it comes, stays behind, keeps its place, joins what is there, or needs a decision. */
-export type StrandStyle = 'comes' | 'stays' | 'place' | 'joins' | 'needs';
 
 export interface RowBase {
   readonly key: string;
@@ -54,80 +50,6 @@ export interface NewRow extends RowBase {
   readonly date: string;
   readonly tone: 'moved' | 'in-doubt' | 'here';
 }
-
-const SHOWN_ROLES: readonly (readonly [Moment['role'], string])[] = [
-  ['due', 'due'],
-  ['posts', 'posts'],
-  ['starts', ''],
-  ['opens', 'opens'],
-];
-
-/** The date that tells most about a thing: “due Mon 9 Feb”. */
-function dateWords(moments: readonly Moment[] = []): string {
-  for (const [role, word] of SHOWN_ROLES) {
-    const moment = moments.find((each) => each.role === role);
-    if (moment !== undefined) return `${word} ${dayWords(parseDay(moment.at))}`.trim();
-  }
-  return '';
-}
-
-/** Why a row is as it is, in a few words beside its title. */
-function noteOf(line: PlanLine, marked: string, titleOf: (id: string | undefined) => string): string {
-  const [why] = line.why;
-  if (line.reword) return 'a draft, to reword';
-  if (line.place) return 'keeps its place';
-  if (isTakenOut(line)) return 'taken out of the shell';
-  if (line.verb === 'ask') return line.answered === undefined ? 'stands there already' : 'decided';
-  switch (why?.reason) {
-    case 'neededBy':
-      return `comes with ${titleOf(why.item)}`;
-    case 'parentOf':
-      return `heading of ${titleOf(why.item)}`;
-    case 'endMissing':
-      return `stays with ${titleOf(why.item)}`;
-    case 'standsThere':
-      return 'the shell has it';
-    case 'mark':
-      return marked;
-    default:
-      if (line.verb === 'join') return 'joins the shell’s';
-      return why?.finding === undefined ? marked : FINDING_WORDS[why.finding];
-  }
-}
-
-const MARK_NOTES = {
-  never: 'marked: never carry on',
-  hidden: 'comes hidden',
-  reword: 'reword first',
-  evergreen: 'evergreen',
-};
-
-function strandOf(line: PlanLine, isBroken: boolean): StrandStyle {
-  const { verb, place, answered } = line;
-  if (place) return 'place';
-  if (isTakenOut(line)) return 'stays';
-  if (isBroken) return 'needs';
-  switch (verb) {
-    case 'join':
-    case 'same':
-    case 'keep':
-      return 'joins';
-    case 'ask':
-      return answered === undefined ? 'needs' : 'joins';
-    case 'leave':
-    case 'gone':
-      return 'stays';
-    case 'add':
-    case 'update':
-    case 'here':
-      return 'comes';
-  }
-}
-
-/** It came before, and a person took it out of the shell: it stays out. */
-const isTakenOut = ({ verb, to }: PlanLine): boolean => verb === 'keep' && to === null;
-
-const comes = (line: PlanLine): boolean => line.verb !== 'leave' && !isTakenOut(line);
 
 /** The first finding of each item, by which it stands when the pages are grouped by finding. */
 function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
@@ -257,7 +179,7 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
   return rows.map((row): OldRow => {
     const { places, item } = row;
     let coming = 0;
-    for (const at of places) if (comes(lines[at]!)) coming++;
+    for (const at of places) if (!staysBehind(lines[at]!)) coming++;
     const line = item === undefined ? undefined : lines[places[0]!]!;
     return {
       key: row.key,

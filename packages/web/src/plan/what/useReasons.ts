@@ -1,4 +1,4 @@
-import { FINDING_WORDS, type Finding, type FindingName, type Turn } from '@yarin/core';
+import { FINDING_WORDS, staysBehind, type Finding, type FindingName, type Turn } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
 
@@ -16,7 +16,7 @@ export interface Reason {
 export function useReasons() {
   const plan = usePlanStore();
   const reasons = computed((): Reason[] => {
-    const staying = new Set(plan.preview!.lines.filter(({ verb }) => verb === 'leave').map(({ item }) => item));
+    const staying = new Set(plan.preview!.lines.filter(staysBehind).map(({ item }) => item));
     const byName = new Map<FindingName, Finding[]>();
     for (const finding of plan.findings) {
       const known = byName.get(finding.finding);

@@ -104,7 +104,7 @@ watch(dates, ({ length }) => {
       <button
         v-for="{ source: { course } } in plan.sources"
         :key="course.id"
-        class="term"
+        class="way-to-look"
         :aria-pressed="course.id === shown.source.course.id"
         @click="looked = course.id"
       >
@@ -152,21 +152,6 @@ watch(dates, ({ length }) => {
   background: var(--raised);
   font-size: 13.5px;
   color: var(--quiet);
-}
-
-.term {
-  border: 0;
-  padding: 0;
-  background: none;
-  font: inherit;
-  color: var(--quiet);
-  cursor: pointer;
-}
-
-.term[aria-pressed='true'] {
-  color: var(--ink);
-  text-decoration: underline;
-  text-underline-offset: 3px;
 }
 
 .when {
