@@ -48,6 +48,9 @@ test('axe finds nothing serious where courses are found, paired and edited', asy
     ['/course/apc120-dev/dates', () => page.getByRole('region', { name: 'Month' }).waitFor()],
     ['/course/eco214-s26-01/files', () => page.getByText('reach-map.png').first().waitFor()],
     ['/course/eco214-s27-02/settings', () => page.getByRole('region', { name: 'Home page and menu' }).waitFor()],
+    ['/calendars', () => page.getByRole('heading', { name: 'Calendars' }).waitFor()],
+    ['/calendars/term-s27', () => page.getByRole('grid').waitFor()],
+    ['/course/eco214-s27-02/class-days', () => page.getByRole('grid').waitFor()],
     ['/access', () => page.getByRole('heading', { name: 'Asked' }).waitFor()],
     ['/roster', () => page.getByText('Every row was good').waitFor()],
   ];

@@ -1,7 +1,10 @@
 export * from './problem.js';
 export * from './calendar/day.js';
 export * from './calendar/dateWords.js';
-export { checkCalendar } from './calendar/checkCalendar.js';
+export { checkCalendar, checkMeetings } from './calendar/checkCalendar.js';
+export { checkPart, partCalendar, withAdditions } from './calendar/effectiveCalendar.js';
+export { calendarDifferences, courseTimeDifferences, type CourseTime } from './calendar/calendarDifferences.js';
+export { CLOSURE_WORDS, closureName, spanWords } from './calendar/closureWords.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { indexMeetings } from './calendar/meetingIndex.js';
 export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
@@ -61,18 +64,22 @@ export {
 } from './plan/preview.js';
 export type { PreviewItem } from './plan/landing.js';
 export { isGraded } from './plan/dates.js';
-export type { Calendar, Closure, Meeting } from './schemas/calendar.js';
+export { calendarChange, type CalendarChange, type ChangedDate } from './plan/calendarChange.js';
+export type { Calendar, CalendarAdditions, Closure, Meeting } from './schemas/calendar.js';
 export {
   LONGEST_TITLE,
   MAKEABLE,
   type CourseEdit,
+  type CourseTimeEdit,
   type ItemChanges,
   type NewItem,
   type NewShell,
+  type NewTermEdit,
 } from './schemas/edits.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
+export * from './api/calendars.js';
 export * from './api/courses.js';
 export * from './api/people.js';
 export * from './api/plans.js';

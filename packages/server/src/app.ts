@@ -8,6 +8,7 @@ import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import type { Server } from './context.js';
 import { accessRoutes } from './access/routes.js';
+import { calendarRoutes } from './calendars/routes.js';
 import { courseEditRoutes } from './courses/edit/routes.js';
 import { fileRoutes } from './courses/files/routes.js';
 import { courseRoutes } from './courses/routes.js';
@@ -83,6 +84,7 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   api.use(accessRoutes(server));
   api.use(rosterRoutes(server));
   api.use(recipeRoutes(server));
+  api.use(calendarRoutes(server, grounds));
   api.use(planRoutes(server, grounds));
   api.use(runRoutes(server, grounds, jobs));
   api.use(nothingThere);

@@ -10,7 +10,7 @@ export const router = createRouter({
     { path: '/sign-in', name: 'signIn', component: () => import('./people/SignInPage.vue'), meta: { open: true } },
     { path: '/plan/:id/:knot(what|when|left-over)?', name: 'plan', component: PlanPage, props: true },
     {
-      path: '/course/:id/:part(outline|gradebook|dates|files|settings)?',
+      path: '/course/:id/:part(outline|gradebook|dates|class-days|files|settings)?',
       name: 'course',
       component: () => import('./course/CoursePage.vue'),
       props: true,
@@ -19,6 +19,8 @@ export const router = createRouter({
     { path: '/pair/:side(into|from)/:id', name: 'pair', component: () => import('./pair/PairPage.vue'), props: true },
     { path: '/access', name: 'access', component: () => import('./access/AccessPage.vue') },
     { path: '/roster', name: 'roster', component: () => import('./roster/RosterPage.vue') },
+    { path: '/calendars', name: 'calendars', component: () => import('./calendars/CalendarsPage.vue') },
+    { path: '/calendars/:id', name: 'term', component: () => import('./calendars/TermPage.vue'), props: true },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./shared/NowherePage.vue') },
   ],
 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Choices, PlanLine, SnapshotItem, Why } from '@yarin/core';
 import { chainWords } from '../src/plan/planWords.js';
-import { useUndo } from '../src/plan/useUndo.js';
+import { useUndo } from '../src/shared/useUndo.js';
 import { differencesOf } from '../src/plan/what/bothSides.js';
 import { choicesAfterPress, choicesAfterTurn } from '../src/plan/what/choosing.js';
 import { grouped } from '../src/plan/what/grouping.js';

@@ -3,6 +3,7 @@ import type { StandingRecipe } from '../choose/recipes.js';
 import type { Finding } from '../choose/finding.js';
 import type { Kind } from '../course/kinds.js';
 import type { Snapshot } from '../course/snapshot.js';
+import type { CalendarChange } from '../plan/calendarChange.js';
 import type { LineageEntry } from '../plan/match.js';
 import type { PolicySuggestion } from '../retime/suggestPolicy.js';
 import type { Rights } from '../rights/rights.js';
@@ -107,6 +108,8 @@ export interface PlanView {
   /** The recipe of the institution or department; its locked parts hold whatever is chosen. */
   readonly standingRecipe?: StandingRecipe | undefined;
   readonly right: Right;
+  /** What calendars and class days say otherwise since a person last saw the plan, and what that moves. */
+  readonly calendarChange: CalendarChange | null;
   readonly now: string;
   readonly thingsPerSecond: number;
   /** What stands in the shell already, and what the roster changed about it. */

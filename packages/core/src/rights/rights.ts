@@ -121,6 +121,15 @@ function refusal(act: Act, course: RightsCourse): string {
   }
 }
 
+/** Terms and their calendars hold for the whole institution; who has one department keeps none of them. */
+export const mayKeepTerms = ({ role, department, actorsDepartment }: RightsPerson): Right =>
+  role === 'administrator' && department === null && actorsDepartment === null
+    ? MAY
+    : {
+        may: false,
+        why: 'Terms are kept by the administrators of the whole college. What holds for one course alone is set in its settings.',
+      };
+
 /** All rights of a person in a course at once. */
 export const rightsOf = (person: RightsPerson, course: RightsCourse, today: string): Rights =>
   Object.fromEntries(ACTS.map((act) => [act, mayDo(act, person, course, today)])) as unknown as Rights;

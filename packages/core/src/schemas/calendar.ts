@@ -16,6 +16,8 @@ export const closureSchema = Type.Object({
 });
 export type Closure = Static<typeof closureSchema>;
 
+const swapSchema = Type.Object({ date: dateSchema, runsAs: weekdaySchema });
+
 export const calendarSchema = Type.Object({
   name: Type.Optional(Type.String()),
   firstDay: dateSchema,
@@ -23,14 +25,17 @@ export const calendarSchema = Type.Object({
   timeZone: Type.String({ description: 'An IANA time zone.' }),
   weekStartsOn: Type.Optional(weekdaySchema),
   closures: Type.Optional(Type.Array(closureSchema)),
-  swaps: Type.Optional(
-    Type.Array(Type.Object({ date: dateSchema, runsAs: weekdaySchema }), {
-      description: 'Days on which the timetable of another weekday runs.',
-    }),
-  ),
+  swaps: Type.Optional(Type.Array(swapSchema, { description: 'Days on which the timetable of another weekday runs.' })),
   periods: Type.Optional(Type.Array(Type.Object({ name: Type.String(), from: dateSchema, to: dateSchema }))),
 });
 export type Calendar = Static<typeof calendarSchema>;
+
+/** What one course has beside the calendar of its term: days that are closed for it alone, and days that run otherwise. */
+export const calendarAdditionsSchema = Type.Object({
+  closures: Type.Array(closureSchema, { maxItems: 100 }),
+  swaps: Type.Array(swapSchema, { maxItems: 100 }),
+});
+export type CalendarAdditions = Static<typeof calendarAdditionsSchema>;
 
 export const meetingSchema = Type.Object({
   weekday: weekdaySchema,

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { KINDS, type Kind } from '../course/kinds.js';
-import { dateSchema, momentAtSchema } from './calendar.js';
+import { calendarAdditionsSchema, calendarSchema, dateSchema, meetingSchema, momentAtSchema } from './calendar.js';
 import { kindSchema, linkTypeSchema, stateSchema } from './course.js';
 import { roleSchema, type Role } from './retimeJob.js';
 
@@ -88,6 +88,39 @@ export const courseEditSchema = Type.Object(
   closed,
 );
 export type CourseEdit = Static<typeof courseEditSchema>;
+
+export const newTermSchema = Type.Object(
+  { name: titleSchema, parentId: orNull(Type.String()), firstDay: dateSchema, lastDay: dateSchema },
+  closed,
+);
+export type NewTermEdit = Static<typeof newTermSchema>;
+export const termEditSchema = Type.Object(
+  { version: Type.Integer(), name: titleSchema, calendar: calendarSchema },
+  closed,
+);
+export const termDraftSchema = Type.Object({ calendar: calendarSchema }, closed);
+
+const courseTimeFields = {
+  partId: orNull(Type.String()),
+  additions: calendarAdditionsSchema,
+  meetings: Type.Array(meetingSchema, { maxItems: 60 }),
+};
+export const courseTimeSchema = Type.Object(courseTimeFields, closed);
+/** When a course meets and which days are closed for it alone. */
+export type CourseTimeEdit = Static<typeof courseTimeSchema>;
+export const courseTimeEditSchema = Type.Object({ version: Type.Integer(), ...courseTimeFields }, closed);
+
+/** A file or a list with closed days, and the term that they are read for. */
+export const readClosuresSchema = Type.Object(
+  {
+    as: Type.Union([Type.Literal('file'), Type.Literal('list')]),
+    text: Type.String({ maxLength: 900_000 }),
+    firstDay: dateSchema,
+    lastDay: dateSchema,
+    timeZone: Type.String({ maxLength: 60 }),
+  },
+  closed,
+);
 
 const codeSchema = Type.String({ pattern: '^[A-Za-z0-9]{1,12}$', description: 'Up to 12 letters and digits.' });
 export const newShellSchema = Type.Object(

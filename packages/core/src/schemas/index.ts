@@ -1,15 +1,21 @@
-export { calendarSchema, closureSchema, meetingSchema } from './calendar.js';
+export { calendarAdditionsSchema, calendarSchema, closureSchema, meetingSchema } from './calendar.js';
 export { choicesSchema, decisionsSchema } from './choices.js';
 export { courseSchema, itemSchema } from './course.js';
 export {
   accessAnswerSchema,
   accessAskSchema,
   courseEditSchema,
+  courseTimeEditSchema,
+  courseTimeSchema,
   itemEditSchema,
   markEditSchema,
   newItemSchema,
   newShellSchema,
+  newTermSchema,
   placeSchema,
+  readClosuresSchema,
+  termDraftSchema,
+  termEditSchema,
 } from './edits.js';
 export { plannedSchema, planJobSchema } from './planJob.js';
 export { proposedSchema, proposeJobSchema } from './proposeJob.js';

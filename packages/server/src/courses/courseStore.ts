@@ -1,5 +1,6 @@
 import type { Course, CourseHead, Item, Link, Mark, Moment, Snapshot, SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { calendarOfCourse } from '../calendars/calendarStore.js';
 import { CourseRow } from '../database/entities/course.js';
 import { BodyRow } from '../database/entities/item.js';
 import { TermRow } from '../database/entities/term.js';
@@ -166,7 +167,7 @@ export async function readSnapshot(manager: EntityManager, courseId: string): Pr
   );
   return {
     course: await readHead(manager, row, term.name),
-    calendar: term.calendar,
+    calendar: await calendarOfCourse(manager, row, term),
     meetings: row.meetings,
     items: await readItems(manager, courseId),
     marks: marks.map((mark) => defined<Mark>(mark)),

@@ -18,7 +18,7 @@ const SUMMARY = `
   SELECT course.id, course.code, course.number, course.section, course.title, course.type, course.mode, course.campus,
          course.room, course.meetings, course.version, course.department, course.archived, course.cancelled,
          course.open_for_reuse AS openForReuse, course.made_by IS NOT NULL AS madeByHand,
-         term.name AS term, term.first_day AS firstDay, term.last_day AS lastDay,
+         term.name AS term, coalesce(part.first_day, term.first_day) AS firstDay, coalesce(part.last_day, term.last_day) AS lastDay,
          (SELECT wants FROM access_ask
            WHERE course_id = course.id AND person_id = ? AND answer = 'granted' ORDER BY wants LIMIT 1) AS granted,
          (SELECT json_group_array(json_object('id', id, 'name', name, 'role', role)) FROM
@@ -28,7 +28,7 @@ const SUMMARY = `
          (SELECT count(*) FROM item WHERE item.course_id = course.id) AS things,
          (SELECT count(*) FROM item WHERE item.course_id = course.id AND item.edited_at IS NULL) AS stockThings,
          (SELECT max(edited_at) FROM item WHERE item.course_id = course.id) AS editedAt
-    FROM course JOIN term ON term.id = course.term_id`;
+    FROM course JOIN term ON term.id = course.term_id LEFT JOIN term AS part ON part.id = course.part_id`;
 
 function summaryOf({
   staff,

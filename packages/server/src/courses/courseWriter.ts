@@ -70,6 +70,8 @@ export const addCourse: Command<NewCourse, void> = async (
     section: course.section,
     title: course.title,
     termId,
+    partId: null,
+    calendarAdditions: null,
     type: course.type ?? 'course',
     mode: course.mode ?? null,
     campus: course.campus ?? null,

@@ -10,7 +10,7 @@ import {
   type Link,
 } from '@yarin/core';
 import { Router } from 'express';
-import type { EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import type { Server } from '../context.js';
 import { CourseRow } from '../database/entities/course.js';
 import { TermRow } from '../database/entities/term.js';
@@ -70,7 +70,7 @@ export function courseRoutes({ reading, clock }: Server): Router {
   });
 
   router.get('/terms', async (_request, response) => {
-    const terms = await manager.find(TermRow, { order: { firstDay: 'DESC' } });
+    const terms = await manager.find(TermRow, { where: { parentId: IsNull() }, order: { firstDay: 'DESC' } });
     response.json({ terms: terms.map(({ id, name, firstDay, lastDay }) => ({ id, name, firstDay, lastDay })) });
   });
   return router;

@@ -5,6 +5,7 @@ import { ENTITIES } from './entities/index.js';
 import { FirstTables1764057600000 } from './migrations/1764057600000-FirstTables.js';
 import { PeopleAndEditing1764144000000 } from './migrations/1764144000000-PeopleAndEditing.js';
 import { Recipes1764230400000 } from './migrations/1764230400000-Recipes.js';
+import { Calendars1764403200000 } from './migrations/1764403200000-Calendars.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
@@ -21,6 +22,7 @@ function options(dataFolder: string): DataSourceOptions {
       PeopleAndEditing1764144000000,
       Recipes1764230400000,
       SeveralSources1764316800000,
+      Calendars1764403200000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

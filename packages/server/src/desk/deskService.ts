@@ -7,7 +7,7 @@ import {
   type LatelyRun,
   type PlanSentence,
 } from '@yarin/core';
-import type { EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
@@ -22,7 +22,7 @@ import { coursesWithNotes } from './notes.js';
 
 /** The first term that has not ended, preferring one that is yet to start. */
 async function comingTerm(manager: EntityManager, today: string): Promise<TermRow | undefined> {
-  const terms = await manager.find(TermRow, { order: { firstDay: 'ASC' } });
+  const terms = await manager.find(TermRow, { where: { parentId: IsNull() }, order: { firstDay: 'ASC' } });
   return terms.find(({ firstDay }) => firstDay >= today) ?? terms.findLast(({ lastDay }) => lastDay >= today);
 }
 

@@ -38,7 +38,9 @@ export function findRoutes({ reading, clock }: Server): Router {
     const limit = Number(most ?? FEW);
     const found = await findCourses(reading.manager, vocabulary, asker, words, filters, today, limit);
     const things = await findThings(reading.manager, asker.id, words, FEW);
-    const terms = await reading.manager.query<{ name: string }[]>('SELECT name FROM term ORDER BY first_day DESC');
+    const terms = await reading.manager.query<{ name: string }[]>(
+      'SELECT name FROM term WHERE parent_id IS NULL ORDER BY first_day DESC',
+    );
     response.json({ ...found, ...things, terms: terms.map(({ name }) => name) } satisfies FoundView);
   });
   return router;

@@ -1,7 +1,8 @@
 import type { Decisions } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { timesOf } from '../calendars/calendarStore.js';
 import { CourseRow } from '../database/entities/course.js';
-import { PlanRow } from '../database/entities/run.js';
+import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
@@ -18,6 +19,15 @@ export interface NewPlan {
   readonly at: string;
 }
 
+/** What a person saw of the courses of a plan; those that come to it are seen as they are now. */
+async function seenWith(
+  manager: EntityManager,
+  { seenTimes }: PlanRow,
+  courseIds: readonly string[],
+): Promise<PlanRow['seenTimes']> {
+  return seenTimes === null ? null : { ...(await timesOf(manager, courseIds)), ...seenTimes };
+}
+
 /** Opens the plan of a pair: the one that is there, with the further sources added behind its own, or a new one. */
 export const openPlan: Command<NewPlan, { id: string }> = async (
   { manager },
@@ -32,7 +42,12 @@ export const openPlan: Command<NewPlan, { id: string }> = async (
       await manager.update(
         PlanRow,
         { id: known.id },
-        { furtherSources: next, version: known.version + 1, changedAt: at },
+        {
+          furtherSources: next,
+          seenTimes: await seenWith(manager, known, next),
+          version: known.version + 1,
+          changedAt: at,
+        },
       );
     return { id: known.id };
   }
@@ -40,7 +55,8 @@ export const openPlan: Command<NewPlan, { id: string }> = async (
   const decisions = decisionsAtFirst(await standingRecipe(manager, shell.department));
   const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
   const plan = { id, sourceId: sourceId!, furtherSources, destinationId, personId };
-  await manager.insert(PlanRow, { ...plan, decisions, version: 1, changedAt: at, place });
+  const seenTimes = await timesOf(manager, [...sourceIds, destinationId]);
+  await manager.insert(PlanRow, { ...plan, decisions, seenTimes, version: 1, changedAt: at, place });
   return { id };
 };
 
@@ -88,7 +104,14 @@ export const changeSources: Command<ChangedSources, { version: number }> = async
   await manager.update(
     PlanRow,
     { id: planId },
-    { sourceId: sourceId!, furtherSources, decisions, version: version + 1, changedAt: at },
+    {
+      sourceId: sourceId!,
+      furtherSources,
+      decisions,
+      seenTimes: await seenWith(manager, plan, sourceIds),
+      version: version + 1,
+      changedAt: at,
+    },
   );
   return { version: version + 1 };
 };
@@ -108,4 +131,12 @@ export const saveDecisions: Command<SavedDecisions, { version: number }> = async
   await unchangedPlan(manager, planId, version);
   await manager.update(PlanRow, { id: planId }, { decisions, version: version + 1, changedAt: at });
   return { version: version + 1 };
+};
+
+/** Notes that a person saw what changed under the plan. */
+export const seePlan: Command<{ readonly planId: string }, void> = async ({ manager }, { planId }) => {
+  const plan = await manager.findOneBy(PlanRow, { id: planId });
+  if (plan === null) throw notFound('This plan is not there any more.');
+  const seenTimes = await timesOf(manager, [...sourcesOf(plan), plan.destinationId]);
+  await manager.update(PlanRow, { id: planId }, { seenTimes });
 };

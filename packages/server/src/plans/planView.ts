@@ -18,6 +18,7 @@ import { demand } from '../people/rights.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import { learnerCounts } from '../runs/storedItems.js';
 import { nameOf } from '../people/names.js';
+import { changeSince } from './calendarChanges.js';
 import type { PlanGrounds } from './planGrounds.js';
 
 const THINGS_PER_SECOND = 2000;
@@ -101,6 +102,7 @@ export async function viewPlan(
     department: destination.department,
     standingRecipe: await standingRecipe(manager, destination.department),
     right,
+    calendarChange: await changeSince(manager, known, pair, now),
     now,
     thingsPerSecond: THINGS_PER_SECOND,
     standing: await standingOf(manager, destination.id),

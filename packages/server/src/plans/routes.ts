@@ -94,6 +94,13 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
     response.json(await viewPlan(reading.manager, grounds, pair, now()));
   });
 
+  router.put('/plans/:id/seen', async (request, response) => {
+    const { plan, right } = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
+    demand(right);
+    await writer.run('seePlan', { planId: plan.id });
+    response.status(204).end();
+  });
+
   router.put('/plans/:id/decisions', async (request, response) => {
     const { plan, right } = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
     demand(right);

@@ -1,4 +1,5 @@
 import { addCourse, addPeople, addTerms, addLearnerRecords } from '../courses/courseWriter.js';
+import { addTerm, changeCourseTime, changeTerm, removeTerm } from '../calendars/calendarCommands.js';
 import { answerAccess, askAccess } from '../access/accessCommands.js';
 import { addItem, placeItem, putBackItem, removeItem } from '../courses/edit/arrangeItems.js';
 import { duplicateItem } from '../courses/edit/duplicateItem.js';
@@ -8,7 +9,7 @@ import { markItem } from '../courses/edit/markItem.js';
 import { addRecipe, changeRecipe, removeRecipe } from '../recipes/recipeCommands.js';
 import { loadRoster } from '../roster/loadRoster.js';
 import { saveSession, dropSession } from '../http/sessionCommands.js';
-import { changeSources, openPlan, saveDecisions } from '../plans/planCommands.js';
+import { changeSources, openPlan, saveDecisions, seePlan } from '../plans/planCommands.js';
 import { bring } from '../runs/bring.js';
 import { takeBack } from '../runs/takeBack.js';
 
@@ -37,6 +38,11 @@ export const COMMANDS = {
   openPlan,
   changeSources,
   saveDecisions,
+  seePlan,
+  addTerm,
+  changeTerm,
+  removeTerm,
+  changeCourseTime,
   addRecipe,
   changeRecipe,
   removeRecipe,

@@ -9,7 +9,7 @@ const course = useCourseStore();
 const view = computed(() => course.view!);
 const summary = computed(() => view.value.summary);
 
-const PARTS = ['outline', 'gradebook', 'dates', 'files', 'settings'] as const;
+const PARTS = ['outline', 'gradebook', 'dates', 'class-days', 'files', 'settings'] as const;
 
 /** Why nothing can be changed here, or what else has to be known of the course first. */
 const remarks = computed(() => {
@@ -39,7 +39,7 @@ const remarks = computed(() => {
         :key="each"
         :to="{ params: { part: each === 'outline' ? '' : each }, query: {} }"
         :aria-current="each === part ? 'page' : undefined"
-        >{{ each }}</RouterLink
+        >{{ each.replace('-', ' ') }}</RouterLink
       >
     </nav>
     <div class="acts">

@@ -14,6 +14,7 @@ const VIEWS = {
   outline: OutlineView,
   gradebook: defineAsyncComponent(() => import('./gradebook/GradebookView.vue')),
   dates: defineAsyncComponent(() => import('./dates/DatesView.vue')),
+  'class-days': defineAsyncComponent(() => import('./time/CourseTimeView.vue')),
   files: defineAsyncComponent(() => import('./files/FilesView.vue')),
   settings: defineAsyncComponent(() => import('./settings/SettingsView.vue')),
 } as const;

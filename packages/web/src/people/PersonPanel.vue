@@ -34,6 +34,7 @@ onMounted(() => {
     <b>{{ me.name }}</b>
     <span class="quiet">{{ me.role }}{{ me.department ? `, ${me.department}` : '' }}</span>
     <RouterLink class="plain-link" :to="{ name: 'access' }" @click="emit('close')">Asked</RouterLink>
+    <RouterLink class="plain-link" :to="{ name: 'calendars' }" @click="emit('close')">Calendars</RouterLink>
     <template v-if="isAdministrator">
       <RouterLink
         v-if="me.department === null && session.actor === null"

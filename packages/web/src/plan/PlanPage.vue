@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
+import CalendarNotice from './CalendarNotice.vue';
 import PlanFoot from './PlanFoot.vue';
 import PlanGlance from './glance/PlanGlance.vue';
 import PlanHead from './PlanHead.vue';
@@ -40,6 +41,7 @@ const shown = computed(() =>
   <PageFailure v-if="plan.failure" :sentence="plan.failure" @again="plan.load(id)" />
   <div v-else-if="plan.view && plan.preview" class="plan">
     <PlanHead :knot="knot ?? ''" @go="go" />
+    <CalendarNotice />
     <p v-if="plan.trouble" class="trouble" role="alert">{{ plan.trouble }}</p>
     <component :is="shown" class="body" @go="go" />
     <PlanFoot :knot="knot ?? ''" />

@@ -15,14 +15,14 @@ import {
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiProblem, sentenceOf } from '../shared/api/client.js';
-import { changeSources, fetchPlan, saveDecisions, takeBackRun } from '../shared/api/plans.js';
+import { changeSources, fetchPlan, saveDecisions, seePlan, takeBackRun } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count } from '../shared/words.js';
 import { useWorkedPlan } from './preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
 import type { OverlapInForce } from './useOverlaps.js';
 import { usePlanSources } from './usePlanSources.js';
-import { useUndo } from './useUndo.js';
+import { useUndo } from '../shared/useUndo.js';
 
 const CONFLICT = 409;
 
@@ -223,6 +223,18 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
+  /** Notes that what changed under the plan was seen. */
+  async function see(): Promise<void> {
+    const plan = view.value;
+    if (plan === null) return;
+    try {
+      await seePlan(plan.id);
+      view.value = { ...plan, calendarChange: null };
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
+  }
+
   const placeOf = computed(() => new Map(from.source.value.items.map(({ id }, at) => [id, at])));
   /** What happens to a thing of the old course. Lines of the source come first, in its order. */
   const lineOf = (id: string): PlanLine | undefined => {
@@ -262,6 +274,7 @@ export const usePlanStore = defineStore('plan', () => {
     settleBy,
     decidePolicy,
     bringFrom,
+    see,
     undo,
     redo,
     undoable: undoing.undoable,

@@ -1,4 +1,4 @@
-import type { Meeting, StaffRole } from '@yarin/core';
+import type { CalendarAdditions, Meeting, StaffRole } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 @Entity('course')
@@ -21,6 +21,14 @@ export class CourseRow {
   @Index('course_term')
   @Column({ type: 'text', name: 'term_id' })
   termId!: string;
+
+  /** The part of the term that it runs in, when it does not run for the whole of it. */
+  @Column({ type: 'text', name: 'part_id', nullable: true })
+  partId!: string | null;
+
+  /** Days that are closed or run otherwise for this course alone. */
+  @Column({ type: 'simple-json', name: 'calendar_additions', nullable: true })
+  calendarAdditions!: CalendarAdditions | null;
 
   @Index('course_type')
   @Column({ type: 'text' })

@@ -1,4 +1,4 @@
-import type { Decisions, Policy, RunCounts } from '@yarin/core';
+import type { CourseTime, Decisions, Policy, RunCounts } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import type { RunOperation } from '../../runs/operations.js';
 
@@ -38,6 +38,10 @@ export class PlanRow {
 
   @Column({ type: 'text', name: 'changed_at' })
   changedAt!: string;
+
+  /** By course: the calendar and class days that a person last saw the plan with. */
+  @Column({ type: 'simple-json', name: 'seen_times', nullable: true })
+  seenTimes!: Record<string, CourseTime> | null;
 
   /** Its place among the plans into the same shell: the first source comes first. */
   @Column({ type: 'integer', default: 1 })

@@ -38,7 +38,7 @@ const drop = (index: number): void => void (moments.value = moments.value.filter
         :model-value="moment.at ?? ''"
         type="datetime"
         size="small"
-        format="ddd D MMM YYYY HH:mm"
+        format="D MMM YYYY HH:mm"
         value-format="YYYY-MM-DDTHH:mm"
         popper-class="small-picker"
         :clearable="false"

@@ -22,7 +22,7 @@ const words = (date: string): string => dayWordsWithYear(parseDay(date));
         :model-value="view[name] ?? view.calendar[term]"
         type="date"
         size="small"
-        format="ddd D MMM YYYY"
+        format="D MMM YYYY"
         value-format="YYYY-MM-DD"
         popper-class="small-picker"
         :clearable="false"

@@ -16,7 +16,7 @@ import { filterRows } from './filterRows.js';
 import { placesFrom } from './placesFrom.js';
 import { layOldPage, newRows, oldRows, type OldRow } from './spreadRows.js';
 import { useChoosing } from './useChoosing.js';
-import { useUndoKeys } from '../useUndoKeys.js';
+import { useUndoKeys } from '../../shared/useUndoKeys.js';
 
 const ROW = 28;
 const EYE = 0.4;

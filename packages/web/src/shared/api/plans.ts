@@ -5,6 +5,7 @@ import { get, post, put } from './client.js';
 export const openPlan = (sources: readonly string[], destination: string) =>
   post<{ id: string }>('/plans', { sources, destination });
 export const fetchPlan = (id: string) => get<PlanView>(`/plans/${id}`);
+export const seePlan = (id: string): Promise<void> => put(`/plans/${encodeURIComponent(id)}/seen`, {});
 export const saveDecisions = (id: string, version: number, decisions: Decisions) =>
   put<{ version: number }>(`/plans/${id}/decisions`, { version, decisions });
 export const changeSources = (id: string, version: number, sources: readonly string[]) =>

@@ -1,0 +1,39 @@
+import type { Role } from '../schemas/retimeJob.js';
+import { isDoubtful } from '../retime/flags.js';
+import type { PreviewDate } from './preview.js';
+
+/** A date that another calendar takes elsewhere. */
+export interface ChangedDate {
+  readonly id: string;
+  readonly title: string;
+  readonly role: Role;
+  readonly was: string | null;
+  readonly is: string | null;
+}
+
+/** What another calendar does to a plan. */
+export interface CalendarChange {
+  /** What the calendars say otherwise, each in a sentence. */
+  readonly what: readonly string[];
+  readonly dates: readonly ChangedDate[];
+  readonly doubtsBefore: number;
+  readonly doubtsAfter: number;
+}
+
+/** Compares the dates of a plan before and after its calendars changed. What comes is the same on both sides. */
+export function calendarChange(
+  what: readonly string[],
+  before: readonly PreviewDate[],
+  after: readonly PreviewDate[],
+): CalendarChange {
+  const was = new Map(before.map((date) => [date.id, date.to]));
+  const doubtsOf = (dates: readonly PreviewDate[]): number => dates.filter(({ flags }) => isDoubtful(flags)).length;
+  return {
+    what,
+    dates: after.flatMap(({ id, title, role, to }) =>
+      was.has(id) && was.get(id) !== to ? [{ id, title, role, was: was.get(id)!, is: to }] : [],
+    ),
+    doubtsBefore: doubtsOf(before),
+    doubtsAfter: doubtsOf(after),
+  };
+}

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { TermCalendar } from '@yarin/core';
+import { computed, reactive, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { addTerm } from '../shared/api/calendars.js';
+import { placesOf, sentenceOf } from '../shared/api/client.js';
+
+const { terms } = defineProps<{ terms: readonly TermCalendar[] }>();
+const emit = defineEmits<{ close: [] }>();
+
+const router = useRouter();
+const term = reactive({ name: '', parentId: '', firstDay: '', lastDay: '' });
+const trouble = ref('');
+const places = shallowRef<ReadonlyMap<string, string>>(new Map());
+const wholes = computed(() => terms.filter(({ parentId }) => parentId === null));
+const isWhole = computed(() => term.name.trim() !== '' && term.firstDay !== '' && term.lastDay !== '');
+
+/** A part begins with the days of its term. */
+watch(
+  () => term.parentId,
+  (id) => {
+    const parent = wholes.value.find((each) => each.id === id);
+    if (parent === undefined) return;
+    term.firstDay = parent.calendar.firstDay;
+    term.lastDay = parent.calendar.lastDay;
+    if (term.name === '') term.name = `${parent.name}, first eight weeks`;
+  },
+);
+
+async function make(): Promise<void> {
+  trouble.value = '';
+  places.value = new Map();
+  try {
+    const id = await addTerm({ ...term, name: term.name.trim(), parentId: term.parentId || null });
+    await router.push({ name: 'term', params: { id } });
+  } catch (error) {
+    trouble.value = sentenceOf(error);
+    places.value = placesOf(error);
+  }
+}
+</script>
+
+<template>
+  <form aria-label="New term" @submit.prevent="make" @keydown.esc.stop="emit('close')">
+    <label>
+      part of
+      <select v-model="term.parentId">
+        <option value="">none, a whole term</option>
+        <option v-for="each in wholes" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select>
+    </label>
+    <ElInput
+      v-model="term.name"
+      size="small"
+      class="name"
+      :maxlength="200"
+      aria-label="Name of the term"
+      :aria-invalid="places.has('/name')"
+      placeholder="Fall 2027"
+    />
+    <ElDatePicker
+      v-for="[name, words] in [
+        ['firstDay', 'First day'],
+        ['lastDay', 'Last day'],
+      ] as const"
+      :key="name"
+      v-model="term[name]"
+      type="date"
+      size="small"
+      format="D MMM YYYY"
+      value-format="YYYY-MM-DD"
+      popper-class="small-picker"
+      :placeholder="words"
+      :aria-label="words"
+    />
+    <ElButton size="small" type="primary" native-type="submit" :disabled="!isWhole">Make it</ElButton>
+    <button type="button" class="plain-link" @click="emit('close')">close</button>
+    <span v-if="trouble" class="trouble" role="alert">{{ trouble }}</span>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding-top: 10px;
+}
+
+.name {
+  width: 240px;
+}
+
+form :deep(.el-date-editor.el-date-editor) {
+  width: 170px;
+}
+
+.trouble {
+  color: var(--madder);
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { patternWords, weekdayWord, type Meeting } from '@yarin/core';
+import { computed } from 'vue';
+import { NEW_MEETING, timeFrom, weeksFrom, weeksWords } from './meetings.js';
+
+/** When and where class meets, several times a week, in series, every week or in some. */
+const { meetings, teachingWeeks, movable, places } = defineProps<{
+  meetings: readonly Meeting[];
+  teachingWeeks: number;
+  movable: boolean;
+  /** Why a meeting can't be as it is, by the end of its place in the list. */
+  places: ReadonlyMap<string, string>;
+}>();
+const emit = defineEmits<{ change: [meetings: Meeting[]] }>();
+
+const sorted = computed(() => meetings.map((meeting, at) => ({ meeting, at })));
+
+function change(at: number, part: Partial<Record<keyof Meeting, Meeting[keyof Meeting] | undefined>>): void {
+  emit(
+    'change',
+    meetings.map((meeting, index) => {
+      if (index !== at) return meeting;
+      const next = { ...meeting, ...part };
+      return Object.fromEntries(
+        Object.entries(next).filter(([, value]) => value !== undefined && value !== ''),
+      ) as Meeting;
+    }),
+  );
+}
+const add = (): void => emit('change', [...meetings, { ...NEW_MEETING, ...nextDay() }]);
+/** One more a week is mostly at the same hour, two days later. */
+function nextDay(): Partial<Meeting> {
+  const last = meetings.at(-1);
+  return last === undefined ? {} : { ...last, weekday: Math.min(5, last.weekday + 2) };
+}
+/** What is no time of day is put back as it was. */
+function setTime(at: number, side: 'start' | 'end', event: Event): void {
+  const time = timeFrom(text(event));
+  if (time !== undefined) change(at, { [side]: time });
+  (event.target as HTMLInputElement).value = time ?? meetings[at]![side];
+}
+const text = (event: Event): string => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <section aria-label="Class meetings">
+    <h2>
+      Class meets <small class="beside">{{ patternWords(meetings) }}</small>
+    </h2>
+    <table v-if="meetings.length > 0" class="facts">
+      <thead>
+        <tr>
+          <th scope="col">day</th>
+          <th scope="col">from</th>
+          <th scope="col">to</th>
+          <th scope="col">room</th>
+          <th scope="col">series</th>
+          <th scope="col">teaching weeks</th>
+          <th scope="col"><span class="visually-hidden">take out</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ meeting, at } in sorted" :key="at">
+          <template v-if="movable">
+            <td>
+              <select
+                :value="meeting.weekday"
+                :aria-label="`Day of meeting ${at + 1}`"
+                @change="change(at, { weekday: Number(text($event)) })"
+              >
+                <option v-for="day in 7" :key="day" :value="day">{{ weekdayWord(day) }}</option>
+              </select>
+            </td>
+            <td v-for="side in ['start', 'end'] as const" :key="side">
+              <input
+                :value="meeting[side]"
+                maxlength="8"
+                class="hour"
+                :aria-label="`${side === 'start' ? 'Start' : 'End'} of meeting ${at + 1}`"
+                :aria-invalid="places.has(`${at}/${side}`)"
+                @change="setTime(at, side, $event)"
+              />
+            </td>
+            <td>
+              <input
+                :value="meeting.room ?? ''"
+                maxlength="100"
+                class="room"
+                :aria-label="`Room of meeting ${at + 1}`"
+                @change="change(at, { room: text($event).trim() })"
+              />
+            </td>
+            <td>
+              <input
+                :value="meeting.series ?? ''"
+                maxlength="60"
+                class="series"
+                placeholder="none"
+                :aria-label="`Series of meeting ${at + 1}, such as lab`"
+                @change="change(at, { series: text($event).trim() })"
+              />
+            </td>
+            <td>
+              <select
+                :value="weeksWords(meeting, teachingWeeks)"
+                :aria-label="`Weeks of meeting ${at + 1}`"
+                @change="change(at, { weeks: weeksFrom(text($event), teachingWeeks) })"
+              >
+                <option>every</option>
+                <option>odd</option>
+                <option>even</option>
+                <option v-if="!['every', 'odd', 'even'].includes(weeksWords(meeting, teachingWeeks))">
+                  {{ weeksWords(meeting, teachingWeeks) }}
+                </option>
+              </select>
+            </td>
+            <td>
+              <button class="plain-link" @click="emit('change', meetings.toSpliced(at, 1))">take out</button>
+            </td>
+          </template>
+          <template v-else>
+            <td>{{ weekdayWord(meeting.weekday) }}</td>
+            <td>{{ meeting.start }}</td>
+            <td>{{ meeting.end }}</td>
+            <td>{{ meeting.room ?? '' }}</td>
+            <td>{{ meeting.series ?? '' }}</td>
+            <td>{{ weeksWords(meeting, teachingWeeks) }}</td>
+            <td></td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="quiet small">No class days: dates keep their weekday, and hours stay what they are.</p>
+    <button v-if="movable" class="plain-link" @click="add">one more meeting</button>
+  </section>
+</template>
+
+<style scoped>
+td {
+  height: 30px;
+  padding: 0 8px 0 0;
+  border-top: 1px solid var(--rule-faint);
+}
+
+.hour {
+  width: 58px;
+}
+
+.room {
+  width: 110px;
+}
+
+.series {
+  width: 76px;
+}
+
+[aria-invalid='true'] {
+  border-color: var(--madder);
+}
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { momentWords, ROLE_WORDS } from '@yarin/core';
+import { computed, ref } from 'vue';
+import { doubtsWords } from '../calendars/effectWords.js';
+import { count } from '../shared/words.js';
+import { usePlanStore } from './planStore.js';
+
+/** What calendars and class days say otherwise since the plan was last seen, and which dates that moves. */
+const plan = usePlanStore();
+const change = computed(() => plan.view!.calendarChange);
+const isOpen = ref(false);
+const MOST_DATES = 200;
+</script>
+
+<template>
+  <section v-if="change" class="notice" aria-label="The calendar changed">
+    <p>
+      <b>The calendar changed.</b>
+      {{ change.what.join('. ') }}.
+      {{ change.dates.length === 0 ? 'No date moves' : count(change.dates.length, 'date moves', 'dates move')
+      }}{{ `; ${doubtsWords(change)}. Dates set by hand stay.` }}
+      <button v-if="change.dates.length > 0" class="plain-link" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+        which
+      </button>
+      <button v-if="plan.view!.right.may" class="plain-link seen" @click="plan.see">seen</button>
+    </p>
+    <ul v-if="isOpen" class="small">
+      <li v-for="date in change.dates.slice(0, MOST_DATES)" :key="date.id">
+        <span>{{ date.title }}</span>
+        <span class="quiet">{{ ROLE_WORDS[date.role] }}</span>
+        <span class="quiet">{{ date.was === null ? 'no date' : momentWords(date.was) }}</span>
+        <span>{{ date.is === null ? 'no date' : momentWords(date.is) }}</span>
+      </li>
+      <li v-if="change.dates.length > MOST_DATES" class="quiet">and {{ change.dates.length - MOST_DATES }} more</li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.notice {
+  flex: none;
+  padding: 8px var(--margin);
+  border-bottom: 1px solid var(--rule);
+  background: var(--weld-paper);
+}
+
+b {
+  font-weight: 600;
+}
+
+.plain-link {
+  margin-left: 10px;
+}
+
+ul {
+  list-style: none;
+  max-height: 180px;
+  margin: 6px 0 0;
+  padding: 0;
+  overflow: auto;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 280px 70px 140px 140px;
+  gap: 12px;
+}
+</style>
