@@ -6,6 +6,7 @@ export { checkPart, partCalendar, withAdditions } from './calendar/effectiveCale
 export { calendarDifferences, courseTimeDifferences, type CourseTime } from './calendar/calendarDifferences.js';
 export { CLOSURE_WORDS, closureName, spanWords } from './calendar/closureWords.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
+export { zoneClock } from './calendar/skippedHour.js';
 export { indexMeetings } from './calendar/meetingIndex.js';
 export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
@@ -47,6 +48,7 @@ export { joinSources, originOf, policiesInForce, type Joined, type SourceGround 
 export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './plan/overlaps.js';
 export { shellWithoutBrought } from './plan/stock.js';
 export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
+export { policyEffects, type PolicyEffect } from './plan/policyEffects.js';
 export { reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
 export { isOut, isWritten, staysBehind, type PlanLine, type Verb } from './plan/line.js';
@@ -78,7 +80,7 @@ export {
 } from './schemas/edits.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
-export type { Landing, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
+export type { Landing, NarrowPolicy, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
 export * from './api/calendars.js';
 export * from './api/courses.js';
 export * from './api/people.js';

@@ -7,3 +7,6 @@ export { readTable } from './readTable.js';
 export { holidayCountries, holidayRegions, publicHolidays, type Region } from './publicHolidays.js';
 export { readCalendarFile } from './readCalendarFile.js';
 export { readClosureList } from './readClosureList.js';
+export { readDateSheet, writeDateSheet, type DateSheet } from './dateSheet.js';
+export { readDateCells, type DateReading } from './readDateCells.js';
+export { writeCalendarFile } from './writeCalendarFile.js';

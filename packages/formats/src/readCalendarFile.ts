@@ -94,8 +94,8 @@ function timesOf(event: ICAL.Event, span: { readonly to: string; readonly timeZo
   const times: Times[] = [];
   const each = event.iterator();
   for (let next = each.next(); next !== null && next !== undefined && times.length < MOST_TIMES; next = each.next()) {
-    const details = event.getOccurrenceDetails(next);
-    const time = timesAt(details.startDate, details.endDate, details.item.summary);
+    const { startDate, endDate, item } = event.getOccurrenceDetails(next);
+    const time = timesAt(startDate, endDate, item.summary);
     if (time.from > span.to) break;
     times.push(time);
   }

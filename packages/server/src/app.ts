@@ -20,6 +20,7 @@ import { SessionStore } from './http/sessionStore.js';
 import { signedIn, signOnRoutes } from './people/routes.js';
 import { pairingRoutes } from './pairing/routes.js';
 import { PlanGrounds } from './plans/planGrounds.js';
+import { planDateRoutes } from './plans/dateRoutes.js';
 import { planRoutes } from './plans/routes.js';
 import { recipeRoutes } from './recipes/routes.js';
 import { rosterRoutes } from './roster/routes.js';
@@ -86,6 +87,7 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   api.use(recipeRoutes(server));
   api.use(calendarRoutes(server, grounds));
   api.use(planRoutes(server, grounds));
+  api.use(planDateRoutes(server, grounds));
   api.use(runRoutes(server, grounds, jobs));
   api.use(nothingThere);
   app.use('/api', api);

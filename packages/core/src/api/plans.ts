@@ -7,6 +7,7 @@ import type { CalendarChange } from '../plan/calendarChange.js';
 import type { LineageEntry } from '../plan/match.js';
 import type { PolicySuggestion } from '../retime/suggestPolicy.js';
 import type { Rights } from '../rights/rights.js';
+import type { Calendar } from '../schemas/calendar.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { CourseSummary, LearnerCounts } from './courses.js';
 import type { AccessAsk, ProblemDetails, Right, RosterNotice } from './people.js';
@@ -103,6 +104,8 @@ export interface PlanView {
   /** In their order of precedence; mostly one. */
   readonly sources: readonly PlanSourceView[];
   readonly shell: Snapshot;
+  /** Calendars of other terms, for dates that are left over from one of them. */
+  readonly knownTerms: readonly Calendar[];
   /** Department of the shell. */
   readonly department: string | null;
   /** The recipe of the institution or department; its locked parts hold whatever is chosen. */

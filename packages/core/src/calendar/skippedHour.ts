@@ -4,6 +4,8 @@ import { dayFrom, MINUTES_PER_DAY, type Day, type Minute } from './day.js';
 export interface ZoneClock {
   /** How many minutes after the given wall-clock time the first one comes that exists; 0 when it exists itself. */
   missingFor(day: Day, minute: Minute): number;
+  /** The instant of a wall-clock time, in minutes since 1970-01-01 UTC; of two with the same time the first. */
+  utcMinutes(day: Day, minute: Minute): number;
 }
 
 const MS_PER_MINUTE = 60_000;
@@ -58,6 +60,13 @@ export function zoneClock(timeZone: string): ZoneClock {
       if (gap === undefined) gaps.set(day, (gap = gapOf(day) ?? NO_GAP));
       const wall = day * MINUTES_PER_DAY + minute;
       return wall < gap.from || wall >= gap.to ? 0 : gap.to - wall;
+    },
+    utcMinutes(day, minute) {
+      const wall = day * MINUTES_PER_DAY + minute;
+      // Offsets change by hours at most, so the one of a day before or after is that of the time itself.
+      const offsets = [-MINUTES_PER_DAY, MINUTES_PER_DAY].map((away) => offsetAt((wall + away) * MS_PER_MINUTE));
+      const instants = offsets.map((offset) => wall - offset);
+      return instants.find((instant) => instant + offsetAt(instant * MS_PER_MINUTE) === wall) ?? instants[0]!;
     },
   };
 }

@@ -1,9 +1,9 @@
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { fail, succeed, type Result } from '../problem.js';
-import { retime } from '../retime/retime.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
 import { originOf } from './joinSources.js';
+import { retimeFromAnyTerm } from './olderTerms.js';
 import type { PlanDecided, PlanIndex, PreviewDate } from './preview.js';
 
 interface Retiming {
@@ -68,7 +68,7 @@ export function datesOf(
   comes: (at: number) => boolean,
   { decisions: { byHand }, policy, policies = {}, now }: PlanDecided,
 ): Result<PreviewDate[]> {
-  const { source, shell, joined } = ground;
+  const { source, shell, joined, knownTerms = [] } = ground;
   const dates: PreviewDate[] = [];
   for (const { course, calendar, meetings } of joined?.sources ?? [source]) {
     const isOf = (at: number): boolean =>
@@ -78,7 +78,7 @@ export function datesOf(
       byHand,
       now,
     });
-    const retimed = retime(job);
+    const retimed = retimeFromAnyTerm(job, knownTerms);
     if (!retimed.ok) return fail(retimed.problems);
     retimed.value.forEach(({ id, role, from, to, rule, steps, flags }, index) => {
       const { item, graded } = job.moments[index]!;

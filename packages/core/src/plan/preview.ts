@@ -8,6 +8,7 @@ import { withLocks, type StandingRecipe } from '../choose/recipes.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { succeed, type Result } from '../problem.js';
 import type { DoubtfulMoment } from '../retime/causes.js';
+import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Policy } from '../schemas/retimeJob.js';
 import { countByKind, type KindCounts } from './counts.js';
@@ -26,6 +27,8 @@ export interface PlanGround {
   readonly lineage: readonly LineageEntry[];
   /** The recipe of the institution or department, whose locked parts hold whatever is chosen. */
   readonly standingRecipe?: StandingRecipe | undefined;
+  /** Calendars of other terms, for dates that are left over from one of them. */
+  readonly knownTerms?: readonly Calendar[] | undefined;
   /** When `source` is several sources joined: where each thing is from. */
   readonly joined?: Joined | undefined;
 }
@@ -182,6 +185,13 @@ export function previewOn(index: PlanIndex, decided: PlanDecided): Result<Previe
     items: landedItems({ ...made, index, retimed: dates.value, decisions }),
     dates: dates.value,
   });
+}
+
+/** The dates alone of what comes. */
+export function datesOn(index: PlanIndex, decided: PlanDecided): Result<PreviewDate[]> {
+  const decisions = inForce(index, decided.decisions);
+  const { lines } = chosenLines(index, decisions);
+  return datesOf(index, (at) => bringsDates(lines[at]!, decisions), { ...decided, decisions });
 }
 
 const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>

@@ -60,6 +60,8 @@ function stepWords(step: Step): string {
       return `${minuteWords(step.from)} → ${minuteWords(step.to)} with the class`;
     case 'withLeader':
       return `keeps its distance to ${step.role === 'due' ? 'the due date' : step.role === 'starts' ? 'the start' : 'the opening'}`;
+    case 'olderTerm':
+      return `dated in ${step.term}`;
     case 'withStart':
       return '';
     case 'skippedHour':

@@ -42,6 +42,7 @@ export type Step =
   | { readonly step: 'hour'; readonly from: Minute; readonly to: Minute }
   | { readonly step: 'withLeader'; readonly role: Role; readonly days: number }
   | { readonly step: 'withStart' }
+  | { readonly step: 'olderTerm'; readonly term: string }
   | { readonly step: 'skippedHour'; readonly from: Minute }
   | { readonly step: 'clear' }
   | { readonly step: 'keep' }

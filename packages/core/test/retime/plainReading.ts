@@ -164,10 +164,13 @@ function byWeek(from: PlainCalendar, to: PlainCalendar, day: number, policy: Pol
     const answer = answering(period);
     if (answer === undefined) return withoutAnswer(period);
     const days = periods[period]!;
-    const twin = (each: number): Spot =>
-      weekdayOf(to, to.week(answer[0]!) + from.week(each) - from.week(days[0]!), from.runsAs(each), true);
-    if (days.every((each) => answer.includes(twin(each).day) && to.runsAs(twin(each).day) === from.runsAs(each)))
-      return twin(day);
+    /** The exam day of the same week that runs as the same weekday; the one by the calendar, if there are two. */
+    const twin = (each: number): number | undefined => {
+      const week = to.week(answer[0]!) + from.week(each) - from.week(days[0]!);
+      const suiting = answer.filter((other) => to.week(other) === week && to.runsAs(other) === from.runsAs(each));
+      return suiting.find((other) => ((other + 3) % 7) + 1 === from.runsAs(each)) ?? suiting[0];
+    };
+    if (days.every((each) => twin(each) !== undefined)) return { day: twin(day)!, flags: [] };
     const [weekdays, newWeekdays] = [
       days.filter((each) => !from.isWeekend(each)),
       answer.filter((each) => !to.isWeekend(each)),

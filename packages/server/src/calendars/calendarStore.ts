@@ -1,5 +1,5 @@
 import { partCalendar, withAdditions, type Calendar, type CourseTime, type TermCalendar } from '@yarin/core';
-import { In, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
 import { CourseRow } from '../database/entities/course.js';
 import { TermRow } from '../database/entities/term.js';
 
@@ -27,6 +27,12 @@ export async function timesOf(
       meetings: row.meetings,
     };
   return times;
+}
+
+/** The calendars of all whole terms. */
+export async function termCalendars(manager: EntityManager): Promise<Calendar[]> {
+  const rows = await manager.find(TermRow, { where: { parentId: IsNull() }, order: { firstDay: 'ASC' } });
+  return rows.map(({ calendar, name }) => ({ ...calendar, name }));
 }
 
 /** Every term and part, the latest first, a part behind its term. */

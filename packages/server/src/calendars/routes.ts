@@ -65,7 +65,9 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
   router.put('/calendars/:id', async (request, response) => {
     demand(mayKeepTerms(askerOf(request)));
     const { version, name, calendar } = checkTerm(request.body);
-    response.json(await writer.run('changeTerm', { id: request.params.id, version, name: name.trim(), calendar }));
+    const changed = await writer.run('changeTerm', { id: request.params.id, version, name: name.trim(), calendar });
+    grounds.forget();
+    response.json(changed);
   });
   router.delete('/calendars/:id', async (request, response) => {
     demand(mayKeepTerms(askerOf(request)));

@@ -22,6 +22,12 @@ export class PlanGrounds {
     return Promise.all(sources.map((source) => this.ground(source, shell, ids)));
   }
 
+  /** Forgets everything, when what is kept follows from more than the courses: a term of the college changed. */
+  forget(): void {
+    this.known.clear();
+    this.untouched.clear();
+  }
+
   private ground(source: Side, shell: Side, ids: readonly string[]): Promise<PairGround> {
     const key = `${keyOf(source, shell)} ${ids.length > 1 ? ids.join(' ') : ''}`;
     const known = this.known.get(key);

@@ -99,6 +99,7 @@ export async function viewPlan(
       })),
     ),
     shell: lightSnapshot(known[0]!.shell),
+    knownTerms: known[0]!.knownTerms,
     department: destination.department,
     standingRecipe: await standingRecipe(manager, destination.department),
     right,

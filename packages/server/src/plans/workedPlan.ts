@@ -4,6 +4,7 @@ import {
   policiesInForce,
   shellWithoutBrought,
   suggestPlanPolicy,
+  type Calendar,
   type Decisions,
   type Finding,
   type LineageEntry,
@@ -15,6 +16,7 @@ import {
   type StandingRecipe,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { termCalendars } from '../calendars/calendarStore.js';
 import { readSnapshot, withTexts } from '../courses/courseStore.js';
 import { notFound, unusable } from '../http/httpProblem.js';
 
@@ -23,6 +25,8 @@ export interface PairSides {
   readonly source: Snapshot;
   readonly shell: Snapshot;
   readonly lineage: readonly LineageEntry[];
+  /** Calendars of all terms. */
+  readonly knownTerms: readonly Calendar[];
 }
 
 /** The sides with what follows from them alone: findings and the proposed policy. */
@@ -41,7 +45,7 @@ export async function readSides(manager: EntityManager, sourceId: string, destin
        FROM lineage WHERE course_id = ? AND source_course_id = ?`,
     [destinationId, sourceId],
   );
-  return { source, shell, lineage };
+  return { source, shell, lineage, knownTerms: await termCalendars(manager) };
 }
 
 /** Finds what is outdated in the source; reads the texts of both courses. What the plan brought itself is not the shell's own. */
@@ -102,11 +106,12 @@ export function inputOn(
   standingRecipe: StandingRecipe | undefined,
 ): PlanInput {
   const decisions = decided ?? decisionsAtFirst(standingRecipe);
-  const { shell } = grounds[0]!;
+  const { shell, knownTerms } = grounds[0]!;
   return {
     ...joinSources(grounds, decisions.choices, true),
     ...policiesInForce(grounds, decisions),
     shell,
+    knownTerms,
     decisions,
     now,
     standingRecipe,

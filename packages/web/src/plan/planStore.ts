@@ -1,16 +1,12 @@
 import {
-  settledAs,
   type BringOutcome,
   type Choices,
   type Decisions,
-  type DoubtCause,
   type PlanLine,
   type PlanView,
   type PlanDecided,
-  type Policy,
   type Preview,
   type Review,
-  type Settlement,
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -21,6 +17,7 @@ import { count } from '../shared/words.js';
 import { useWorkedPlan } from './preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
 import type { OverlapInForce } from './useOverlaps.js';
+import { usePlanDates } from './usePlanDates.js';
 import { usePlanSources } from './usePlanSources.js';
 import { useUndo } from '../shared/useUndo.js';
 
@@ -48,7 +45,7 @@ export const usePlanStore = defineStore('plan', () => {
     policies: policies.value,
     ...(view.value === null ? {} : { now: view.value.now }),
   }));
-  const worked = useWorkedPlan(from.ground, decided);
+  const { worked, index } = useWorkedPlan(from.ground, decided);
   const preview = computed<(Preview & Review) | null>(() => (worked.value?.ok ? worked.value.value : null));
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
 
@@ -137,37 +134,16 @@ export const usePlanStore = defineStore('plan', () => {
   const choose = (choices: Choices, what: string): void =>
     decide({ choices: { ...decisions.value.choices, ...choices } }, what);
 
-  function setByHand(dates: Readonly<Record<string, string>>): void {
-    const ids = Object.keys(dates);
-    decide({ byHand: { ...decisions.value.byHand, ...dates } }, `set ${count(ids.length, 'date')} by hand`);
-  }
+  const placeOf = computed(() => new Map(from.source.value.items.map(({ id }, at) => [id, at])));
 
-  /** Gives dates back to the rule. */
-  function backToRule(ids: readonly string[]): void {
-    const byHand = Object.fromEntries(Object.entries(decisions.value.byHand).filter(([id]) => !ids.includes(id)));
-    decide({ byHand }, `give ${count(ids.length, 'date')} back to the rule`);
-  }
-
-  function settle(cause: DoubtCause): void {
-    const settled = Object.fromEntries(cause.moments.map((moment) => [moment.id, settledAs(moment)]));
-    decide({ settled: { ...decisions.value.settled, ...settled } }, `fine as it is: ${cause.sentence}`);
-  }
-
-  /**
-   * Decides how the dates of one source go; without a policy they go as proposed.
-   *
-   * @param course  id of the source
-   */
-  function decidePolicy(course: string, next: Policy | undefined, what: string): void {
-    if (course === sources.value[0]!.source.course.id) return decide({ policy: next }, what);
-    const { [course]: _, ...others } = decisions.value.policies ?? {};
-    decide({ policies: next === undefined ? others : { ...others, [course]: next } }, what);
-  }
-
-  function settleBy({ course = sources.value[0]!.source.course.id }: DoubtCause, settlement: Settlement): void {
-    if (settlement.settle === 'byHand') setByHand(settlement.dates);
-    else decidePolicy(course, { ...policies.value[course], weekdays: settlement.weekdays }, 'move the weekday along');
-  }
+  const dating = usePlanDates({
+    decisions,
+    decide,
+    policies,
+    first: () => sources.value[0]!.source.course.id,
+    courseOf: (item) => from.originOf(item).course,
+    unitOf: (item) => from.source.value.items[placeOf.value.get(item) ?? -1]?.parent,
+  });
 
   /** Says from which courses the plan brings, the one that goes before the others first. */
   async function bringFrom(ids: readonly string[]): Promise<void> {
@@ -235,7 +211,6 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
-  const placeOf = computed(() => new Map(from.source.value.items.map(({ id }, at) => [id, at])));
   /** What happens to a thing of the old course. Lines of the source come first, in its order. */
   const lineOf = (id: string): PlanLine | undefined => {
     const at = placeOf.value.get(id);
@@ -257,6 +232,8 @@ export const usePlanStore = defineStore('plan', () => {
     lineOf,
     takeFrom,
     preview,
+    index,
+    decided,
     problem,
     failure,
     trouble,
@@ -268,11 +245,7 @@ export const usePlanStore = defineStore('plan', () => {
     flush,
     choose,
     decide,
-    setByHand,
-    backToRule,
-    settle,
-    settleBy,
-    decidePolicy,
+    ...dating,
     bringFrom,
     see,
     undo,

@@ -110,7 +110,7 @@ export function zerosWords(learners: LearnerCounts): string {
   }).join(', ');
 }
 
-const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> = {
+export const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> = {
   week: 'the same teaching week',
   meeting: 'the same class meeting',
   nearest: 'the nearest such weekday',

@@ -29,6 +29,7 @@ export function usePlanSources(
       : {
           ...joinSources(sources.value, { sources: overlaps.inForce.value }, true),
           shell: view.value.shell,
+          knownTerms: view.value.knownTerms,
           standingRecipe: view.value.standingRecipe,
         },
   );

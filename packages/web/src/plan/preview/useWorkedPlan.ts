@@ -22,7 +22,7 @@ const READY_PAUSE_MS = 60;
 export function useWorkedPlan(
   ground: ComputedRef<PlanGround | null>,
   decided: ComputedRef<PlanDecided>,
-): Readonly<ShallowRef<Worked | null>> {
+): { readonly worked: Readonly<ShallowRef<Worked | null>>; readonly index: ComputedRef<PlanIndex | null> } {
   const worked = shallowRef<Worked | null>(null);
   const index = computed(() => (ground.value === null ? null : indexPlan(ground.value)));
   let worker: Worker | undefined;
@@ -98,5 +98,5 @@ export function useWorkedPlan(
   );
   watch(decided, workAnew, { flush: 'sync' });
   onScopeDispose(stop);
-  return worked;
+  return { worked, index };
 }

@@ -23,7 +23,7 @@ const plan = usePlanStore();
     >
       {{ settlement.words }}
     </ElButton>
-    <button class="plain-link" :aria-label="`Fine as it is: ${cause.sentence}`" @click="plan.settle(cause)">
+    <button class="plain-link" :aria-label="`Fine as it is: ${cause.sentence}`" @click="plan.settle([cause])">
       fine as it is
     </button>
   </PlanLine>

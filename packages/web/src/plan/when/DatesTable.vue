@@ -3,14 +3,23 @@ import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 
-const { dates, doubtful, movable, fromOf } = defineProps<{
+const { dates, doubtful, movable, fromOf, chosen } = defineProps<{
   dates: readonly PreviewDate[];
   doubtful: ReadonlySet<string>;
   movable: boolean;
   /** Of several sources: where a date is from. */
   fromOf?: ((date: PreviewDate) => string) | undefined;
+  /** Ids of the rows that are chosen. */
+  chosen: ReadonlySet<string>;
 }>();
-const emit = defineEmits<{ set: [id: string, at: string]; back: [id: string] }>();
+const emit = defineEmits<{
+  set: [id: string, at: string];
+  back: [date: PreviewDate];
+  toggle: [index: number];
+  extend: [index: number, from: number];
+  all: [];
+  paste: [cells: readonly string[]];
+}>();
 const focused = defineModel<number>('focused', { required: true });
 
 const ROW = 29;
@@ -22,8 +31,11 @@ const picker = useTemplateRef<{ focus(): void }[]>('picker');
 
 const rowId = (index: number): string => `date-row-${index}`;
 
-function go(to: number): void {
-  focused.value = Math.max(0, Math.min(dates.length - 1, to));
+/** @returns the row that it came to */
+function go(to: number): number {
+  const index = Math.max(0, Math.min(dates.length - 1, to));
+  focused.value = index;
+  return index;
 }
 watch(focused, (index) => void nextTick(() => reveal(index)));
 
@@ -55,9 +67,34 @@ function pressed(event: KeyboardEvent): void {
     End: dates.length - 1,
   };
   const to = moves[event.key];
-  if (to !== undefined) go(to);
-  else if (event.key === 'Enter') edit();
+  if (to !== undefined) {
+    const from = focused.value;
+    const index = go(to);
+    if (event.shiftKey && movable) emit('extend', index, from);
+  } else if (event.key === 'Enter') edit();
+  else if (event.key === ' ' && movable) emit('toggle', focused.value);
+  else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && movable) emit('all');
   else return;
+  event.preventDefault();
+}
+
+function pressedRow(index: number, event: MouseEvent): void {
+  const before = focused.value;
+  focused.value = index;
+  if (!movable) return;
+  if (event.shiftKey) emit('extend', index, before);
+  else if (event.ctrlKey || event.metaKey) emit('toggle', index);
+}
+
+/** A column out of a spreadsheet; of several columns the first. */
+function pasted(event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text/plain') ?? '';
+  if (!movable || editing.value !== null || text.trim() === '') return;
+  const cells = text.replace(/\r?\n$/, '').split(/\r?\n/);
+  emit(
+    'paste',
+    cells.map((cell) => cell.split('\t')[0]!),
+  );
   event.preventDefault();
 }
 
@@ -77,9 +114,12 @@ function why(date: PreviewDate): string {
     aria-label="Dates, old and new, doubts first"
     :aria-rowcount="dates.length + 1"
     :aria-activedescendant="dates.length > 0 ? rowId(focused) : undefined"
+    aria-multiselectable="true"
     @keydown="pressed"
+    @paste="pasted"
   >
     <div class="row head" role="row">
+      <span role="columnheader"><span class="visually-hidden">chosen</span></span>
       <span role="columnheader">thing</span>
       <span role="columnheader">role</span>
       <span role="columnheader">was</span>
@@ -92,13 +132,23 @@ function why(date: PreviewDate): string {
         :id="rowId(index)"
         :key="dates[index]!.id"
         class="row"
-        :class="{ focused: index === focused }"
+        :class="{ focused: index === focused, chosen: chosen.has(dates[index]!.id) }"
         :style="{ transform: `translateY(${start}px)` }"
         role="row"
-        :aria-selected="index === focused"
-        @click="focused = index"
+        :aria-selected="chosen.has(dates[index]!.id)"
+        @click="pressedRow(index, $event)"
         @dblclick="((focused = index), edit())"
       >
+        <span role="gridcell">
+          <input
+            v-if="movable"
+            type="checkbox"
+            tabindex="-1"
+            :checked="chosen.has(dates[index]!.id)"
+            :aria-label="`Choose ${dates[index]!.title}, ${ROLE_WORDS[dates[index]!.role]}`"
+            @click.stop="((focused = index), emit('toggle', index))"
+          />
+        </span>
         <span class="title" role="gridcell"
           >{{ dates[index]!.title }} <small v-if="fromOf" class="quiet">{{ fromOf(dates[index]!) }}</small></span
         >
@@ -135,7 +185,7 @@ function why(date: PreviewDate): string {
           <button
             v-if="dates[index]!.rule === 'byHand' && movable"
             class="plain-link"
-            @click.stop="emit('back', dates[index]!.id)"
+            @click.stop="emit('back', dates[index]!)"
           >
             back to the rule
           </button>
@@ -151,15 +201,14 @@ function why(date: PreviewDate): string {
 
 <style scoped>
 .table {
-  flex: 1;
-  min-height: 0;
+  flex: 1 0 200px;
   margin: 0 var(--margin);
   overflow: hidden auto;
 }
 
 .row {
   display: grid;
-  grid-template-columns: 250px 66px 142px 176px minmax(0, 1fr);
+  grid-template-columns: 16px 244px 66px 142px 176px minmax(0, 1fr);
   gap: 8px;
   align-items: center;
   height: 29px;
@@ -190,6 +239,11 @@ function why(date: PreviewDate): string {
   right: 0;
 }
 
+.row.chosen {
+  background: var(--raised);
+  box-shadow: inset 2px 0 0 var(--indigo);
+}
+
 .row.focused {
   background: var(--row-focus);
 }
@@ -201,6 +255,10 @@ function why(date: PreviewDate): string {
 .table:focus-visible .row.focused {
   outline: 2px solid var(--indigo);
   outline-offset: -2px;
+}
+
+input[type='checkbox'] {
+  display: block;
 }
 
 .title,
@@ -240,11 +298,11 @@ function why(date: PreviewDate): string {
 
 @media (max-width: 900px) {
   .row {
-    grid-template-columns: minmax(0, 1fr) 130px 130px;
+    grid-template-columns: 16px minmax(0, 1fr) 130px 130px;
   }
 
-  .row > :nth-child(2),
-  .row > :nth-child(5) {
+  .row > :nth-child(3),
+  .row > :nth-child(6) {
     display: none;
   }
 }

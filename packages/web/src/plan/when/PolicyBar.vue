@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { weekdayWord, type Landing, type PlanSourceView, type Policy } from '@yarin/core';
 import { computed, ref } from 'vue';
-import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import { ruleWords } from '../planWords.js';
+import NarrowRules from './NarrowRules.vue';
+import RulesPanel from './RulesPanel.vue';
+import SheetPanel from './SheetPanel.vue';
 
 /** The source whose dates it is about. */
 const { from } = defineProps<{ from: PlanSourceView }>();
 
 const plan = usePlanStore();
 const isOpen = ref(false);
+const hasSheet = ref(false);
 
 const LANDINGS: readonly { value: Landing; label: string }[] = [
   { value: 'next', label: 'next teaching day' },
@@ -22,7 +25,15 @@ const LANDINGS: readonly { value: Landing; label: string }[] = [
 const suggestion = computed(() => from.suggestion);
 const course = computed(() => from.source.course.id);
 const policy = computed((): Policy => plan.policies[course.value]!);
-const isProposed = computed(() => policy.value === suggestion.value.proposed.policy);
+/** Rules for single things, kinds or units stand beside the rule for all the rest. */
+const isProposed = computed(() => isSame(policy.value, suggestion.value.proposed.policy));
+const basis = ({ rule = 'week', weekdays = {}, landing = 'next', hour = 'follow' }: Policy): string =>
+  JSON.stringify([rule, Object.entries(weekdays).sort(), landing, hour]);
+const isSame = (a: Policy, b: Policy): boolean => basis(a) === basis(b);
+const withNarrow = (next: Policy): Policy => {
+  const { byItem, byKind, byUnit } = policy.value;
+  return { ...next, ...(byItem && { byItem }), ...(byKind && { byKind }), ...(byUnit && { byUnit }) };
+};
 const rule = computed(() => {
   const words = ruleWords(policy.value);
   return words[0]!.toUpperCase() + words.slice(1);
@@ -33,7 +44,15 @@ const landing = computed({
   set: (value: Landing) => plan.decidePolicy(course.value, { ...policy.value, landing: value }, 'another landing'),
 });
 
-const backToProposal = (): void => plan.decidePolicy(course.value, undefined, 'the proposed rule again');
+const hasNarrow = computed(() =>
+  [policy.value.byItem, policy.value.byKind, policy.value.byUnit].some((rules) => Object.keys(rules ?? {}).length > 0),
+);
+const backToProposal = (): void =>
+  plan.decidePolicy(
+    course.value,
+    hasNarrow.value ? withNarrow(suggestion.value.proposed.policy) : undefined,
+    'the proposed rule again',
+  );
 </script>
 
 <template>
@@ -59,19 +78,23 @@ const backToProposal = (): void => plan.decidePolicy(course.value, undefined, 't
       <span class="quiet">{{ isProposed ? `proposed: ${suggestion.reason}` : 'set by you' }}</span>
       <span class="right">
         <button v-if="!isProposed" class="plain-link" @click="backToProposal">as proposed</button>
+        <RouterLink
+          class="plain-link"
+          :to="{ name: 'course', params: { id: plan.view!.shell.course.id, part: 'class-days' } }"
+          >calendar</RouterLink
+        >
         <button class="plain-link" :aria-expanded="isOpen" @click="isOpen = !isOpen">other rules</button>
+        <button class="plain-link" :aria-expanded="hasSheet" @click="hasSheet = !hasSheet">sheet</button>
       </span>
     </div>
-    <ul v-if="isOpen">
-      <li v-for="option in [suggestion.proposed, ...suggestion.others]" :key="option.words">
-        <span>{{ option.words }}</span>
-        <span class="quiet"
-          >{{ count(option.doubts, 'doubt')
-          }}{{ option.differs > 0 ? `, ${count(option.differs, 'date')} would differ` : ', the proposal' }}</span
-        >
-        <button class="plain-link" @click="plan.decidePolicy(course, option.policy, 'another rule')">take this</button>
-      </li>
-    </ul>
+    <NarrowRules :course="course" :policy="policy" />
+    <SheetPanel v-if="hasSheet" />
+    <RulesPanel
+      v-if="isOpen"
+      :from="from"
+      :policy="policy"
+      @take="(next, what) => plan.decidePolicy(course, withNarrow(next), what)"
+    />
   </div>
 </template>
 
@@ -117,19 +140,5 @@ b {
   margin-left: auto;
   display: flex;
   gap: 14px;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0 var(--margin) 8px;
-}
-
-li {
-  display: grid;
-  grid-template-columns: 380px 1fr auto;
-  gap: 16px;
-  padding: 4px 0;
-  border-top: 1px solid var(--rule-faint);
 }
 </style>

@@ -21,7 +21,8 @@ const { weave, oldName, newName, oldDays, newDays, week, movable } = defineProps
   movable: boolean;
 }>();
 const emit = defineEmits<{
-  moved: [ids: readonly string[], day: string];
+  /** `withChosen`: whatever is chosen goes along. */
+  moved: [ids: readonly string[], day: string, withChosen: boolean];
   week: [start: number | null];
   picked: [id: string];
 }>();
@@ -69,13 +70,13 @@ function bindDrag(): void {
         .on('drag', function (this: SVGCircleElement, event: { x: number }) {
           held.value = { key: this.dataset.key!, to: Math.floor(x.value.invert(event.x)) + 0.5 };
         })
-        .on('end', function (this: SVGCircleElement) {
+        .on('end', function (this: SVGCircleElement, event: { sourceEvent: MouseEvent }) {
           const strand = strands.get(this.dataset.key!);
           const to = held.value?.to;
           held.value = null;
           if (strand === undefined) return;
           if (to === undefined || to === strand.to) emit('picked', strand.ids[0]!);
-          else emit('moved', strand.ids, weave.dayAt(to));
+          else emit('moved', strand.ids, weave.dayAt(to), event.sourceEvent.shiftKey);
         }),
     );
 }

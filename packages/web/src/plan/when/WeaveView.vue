@@ -1,14 +1,19 @@
 <script setup lang="ts">
 import { dayWords, patternWords, parseDay, type PreviewDate } from '@yarin/core';
-import { computed, ref, useTemplateRef, watch } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
+import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
+import { along } from './bulkMoves.js';
+import BulkBar from './BulkBar.vue';
 import DatesTable from './DatesTable.vue';
+import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
 import { standingDates } from './standingDates.js';
 import WeaveChart from './WeaveChart.vue';
+import { useSelection } from './useSelection.js';
 import { weaveOf } from './weaveGeometry.js';
 
 const plan = usePlanStore();
@@ -39,18 +44,30 @@ const inWeek = ({ to }: PreviewDate): boolean => {
   return day >= week.value && day < week.value + 7;
 };
 
-/** Doubts first, cause by cause, then all others by their new date. */
+/** Doubts first, cause by cause, then all others by their new date. While rows are chosen each stays in its place. */
+const held = shallowRef<ReadonlyMap<string, number> | null>(null);
 const dates = computed(() => {
   const rank = new Map([...doubtful.value].map((id, index) => [id, index]));
-  return all.value
-    .filter(inWeek)
-    .sort(
-      (a, b) =>
-        (rank.get(a.id) ?? Infinity) - (rank.get(b.id) ?? Infinity) ||
-        (a.to ?? '').localeCompare(b.to ?? '') ||
-        a.title.localeCompare(b.title),
-    );
+  const inWeekOrChosen = all.value.filter((date) => inWeek(date) || selection.chosen.value.has(date.id));
+  if (held.value !== null) {
+    const places = held.value;
+    return inWeekOrChosen.sort((a, b) => (places.get(a.id) ?? Infinity) - (places.get(b.id) ?? Infinity));
+  }
+  return inWeekOrChosen.sort(
+    (a, b) =>
+      (rank.get(a.id) ?? Infinity) - (rank.get(b.id) ?? Infinity) ||
+      (a.to ?? '').localeCompare(b.to ?? '') ||
+      a.title.localeCompare(b.title),
+  );
 });
+const selection = useSelection(() => dates.value.map(({ id }) => id));
+watch(
+  () => selection.size.value > 0,
+  (isChoosing) => {
+    held.value = isChoosing ? new Map(dates.value.map(({ id }, index) => [id, index])) : null;
+  },
+  { flush: 'sync' },
+);
 const heading = computed(() => {
   const doubts = dates.value.filter(({ id }) => doubtful.value.has(id)).length;
   const rest = dates.value.length - doubts;
@@ -58,11 +75,32 @@ const heading = computed(() => {
   return doubts === 0 ? count(rest, 'date') : `${count(doubts, 'date')} in doubt first, then ${rest}`;
 });
 
-function setByHand(ids: readonly string[], at: (date: PreviewDate) => string): void {
+const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
+const pasted = shallowRef<readonly string[] | null>(null);
+/** A pasted column falls on what is chosen, else on the rows from the focused one on. */
+const pastedOn = computed(() => {
+  if (pasted.value === null) return [];
+  const rows = dates.value;
+  const onto =
+    chosen.value.length > 1 ? rows.filter(({ id }) => selection.chosen.value.has(id)) : rows.slice(focused.value);
+  return onto.slice(0, pasted.value.length);
+});
+
+function setByHand(dates: Readonly<Record<string, string>>): void {
+  const [first] = Object.keys(dates);
+  if (first === undefined) return;
+  plan.setByHand(dates);
+  focusOn(first);
+  announce(`${count(Object.keys(dates).length, 'date')} set by hand.`);
+}
+
+/** The end of a strand was dragged to another day: its dates go there, or all that is chosen goes as many days along. */
+function dragged(ids: readonly string[], day: string, withChosen: boolean): void {
   const moved = all.value.filter(({ id }) => ids.includes(id));
-  plan.setByHand(Object.fromEntries(moved.map((date) => [date.id, at(date)])));
-  focusOn(ids[0]!);
-  announce(`${count(moved.length, 'date')} set by hand.`);
+  const first = moved[0];
+  if (first === undefined) return;
+  if (withChosen) setByHand(along([...new Set([...moved, ...chosen.value])], first, day));
+  else setByHand(Object.fromEntries(moved.map(({ id, from, to }) => [id, `${day}${(to ?? from).slice(10)}`])));
 }
 
 /** The row that the eye is on stays under it, wherever its new date puts it. */
@@ -81,9 +119,10 @@ function stepDoubt(step: 1 | -1): void {
 }
 
 function fine(): void {
-  const id = dates.value[focused.value]?.id;
-  const cause = plan.preview!.causes.find(({ moments }) => moments.some((moment) => moment.id === id));
-  if (cause !== undefined) plan.settle(cause);
+  const focusedId = dates.value[focused.value]?.id;
+  const ids = selection.size.value > 0 ? selection.chosen.value : new Set(focusedId === undefined ? [] : [focusedId]);
+  const causes = plan.preview!.causes.filter(({ moments }) => moments.some(({ id }) => ids.has(id)));
+  if (causes.length > 0) plan.settle(causes);
 }
 
 useKeys({
@@ -91,7 +130,10 @@ useKeys({
   '[': () => stepDoubt(-1),
   h: () => table.value?.edit(),
   f: fine,
+  Escape: () =>
+    pasted.value !== null ? void (pasted.value = null) : selection.size.value > 0 ? selection.none() : false,
 });
+useUndoKeys(plan);
 watch(dates, ({ length }) => {
   if (focused.value >= length) focused.value = Math.max(0, length - 1);
 });
@@ -120,16 +162,26 @@ watch(dates, ({ length }) => {
       :new-days="patternWords(plan.view!.shell.meetings)"
       :week="week"
       :movable="movable"
-      @moved="(ids, day) => setByHand(ids, ({ from, to }) => `${day}${(to ?? from).slice(10)}`)"
+      @moved="dragged"
       @week="(start) => (week = start)"
       @picked="(id) => ((week = null), focusOn(id))"
     />
-    <p class="heading">
-      <span>{{ heading }}</span>
+    <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
+    <div class="heading">
+      <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
+      <span v-else>{{ heading }}</span>
       <span v-if="week !== null">
         only the week of {{ dayWords(week) }} · <button class="plain-link" @click="week = null">all weeks</button>
       </span>
-    </p>
+      <span v-if="movable" class="undo">
+        <button v-if="plan.undoable" class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">
+          undo
+        </button>
+        <button v-if="plan.redoable" class="plain-link" :title="`Do again: ${plan.redoable}`" @click="plan.redo">
+          redo
+        </button>
+      </span>
+    </div>
     <DatesTable
       ref="table"
       v-model:focused="focused"
@@ -137,8 +189,13 @@ watch(dates, ({ length }) => {
       :doubtful="doubtful"
       :movable="movable"
       :from-of="fromOf"
-      @set="(id, at) => setByHand([id], () => at)"
-      @back="(id) => plan.backToRule([id])"
+      :chosen="selection.chosen.value"
+      @set="(id, at) => setByHand({ [id]: at })"
+      @back="(date) => plan.backToRule([date])"
+      @toggle="selection.toggle"
+      @extend="selection.extendTo"
+      @all="selection.all"
+      @paste="(cells) => (pasted = cells)"
     />
   </div>
 </template>
@@ -157,14 +214,22 @@ watch(dates, ({ length }) => {
 .when {
   display: flex;
   flex-direction: column;
+  overflow: hidden auto;
 }
 
 .heading {
   flex: none;
   display: flex;
   gap: 18px;
+  align-items: center;
+  min-height: 28px;
   padding: 2px calc(var(--margin) + 8px) 0;
   font-size: 13px;
   color: var(--quiet);
+}
+.undo {
+  display: flex;
+  gap: 14px;
+  margin-left: auto;
 }
 </style>

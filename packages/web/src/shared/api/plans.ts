@@ -1,4 +1,4 @@
-import type { Decisions, JobState, PlanView } from '@yarin/core';
+import type { Decisions, JobState, PlanView, Problem } from '@yarin/core';
 import { get, post, put } from './client.js';
 
 /** @param sources  in their order of precedence */
@@ -30,3 +30,20 @@ export function watchRun(planId: string, runId: string, listener: (state: JobSta
     };
   });
 }
+
+/** What a sheet of dates that was read says; it is the person who takes it over. */
+export interface DateSheetView {
+  readonly changed: Readonly<Record<string, string>>;
+  readonly same: number;
+  readonly problems: readonly Problem[];
+}
+/** One pasted cell: its moment, `null` when it is empty, or why it is none. */
+export interface CellView {
+  readonly at?: string | null;
+  readonly problem?: string;
+}
+const dates = (id: string): string => `/plans/${encodeURIComponent(id)}/dates`;
+export const dateFile = (id: string, kind: 'csv' | 'ics'): string => `/api${dates(id)}.${kind}`;
+export const readSheet = (id: string, text: string) => post<DateSheetView>(`${dates(id)}/sheet`, { text });
+export const readCells = (id: string, cells: readonly { readonly text: string; readonly time: string }[]) =>
+  post<{ read: CellView[] }>(`${dates(id)}/cells`, { cells }).then(({ read }) => read);

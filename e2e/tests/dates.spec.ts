@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, openPlan, signIn, test } from '../app.js';
+
+async function openDates(page: Page): Promise<void> {
+  await openPlan(page);
+  await page.keyboard.press('n');
+  await page.getByText('7 dates in doubt first').waitFor();
+}
+const row = (page: Page, name: RegExp) => page.getByRole('row', { name });
+
+test('many dates are chosen by keyboard, moved, given another rule, cleared and given back, each step undone', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openDates(page);
+  await page.getByRole('grid', { name: /^Dates/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  const chosen = page.getByRole('group', { name: '2 dates chosen' });
+  await expect(chosen).toBeVisible();
+  await chosen.getByRole('spinbutton', { name: 'How many days later' }).fill('3');
+  await chosen.getByRole('button', { name: 'days later' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Mon 22 Feb 23:59');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 19 Feb 23:59');
+
+  await chosen.getByRole('button', { name: 'next class' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Tue 23 Feb 23:59');
+  await chosen.getByRole('combobox', { name: 'To another weekday of the same week' }).selectOption('Fri');
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 26 Feb 23:59');
+  await chosen.getByRole('button', { name: 'back to the rule' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('closed day · week 6');
+
+  await chosen.getByRole('button', { name: 'clear' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('no date');
+  await page.getByRole('button', { name: 'Lab 6: flow and discharge: no date, as the rest again' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 19 Feb 23:59');
+  await page.keyboard.press('Control+z');
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('no date');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Lab 6: flow and discharge: no date/ })).toBeVisible();
+});
+
+test('what another rule would do is seen before it is taken, and a class-day map is changed day by day', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openDates(page);
+  await page.getByRole('button', { name: 'other rules' }).click();
+  const rules = page.getByRole('region', { name: 'Other rules' });
+  const week = rules.getByRole('listitem').filter({ hasText: 'the same teaching week, same weekday' });
+  await expect(week).toContainText('90 dates would go elsewhere, 20 dates in doubt');
+  await week.getByRole('button', { name: 'take this' }).click();
+  await expect(page.getByText('20 dates in doubt first')).toBeVisible();
+  await expect(rules.getByRole('listitem').first()).toContainText('proposed');
+  await rules.getByRole('combobox', { name: 'Mon goes to' }).selectOption('Tue');
+  await expect(page.getByText('Mon → Tue').first()).toBeVisible();
+  await page.getByRole('button', { name: 'as proposed' }).click();
+  await expect(page.getByText('7 dates in doubt first')).toBeVisible();
+});
+
+test('a column is pasted from a spreadsheet: good cells are set, a bad one is told', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDates(page);
+  const grid = page.getByRole('grid', { name: /^Dates/ });
+  await grid.focus();
+  await page.keyboard.press('ArrowDown');
+  await grid.evaluate((element) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', 'Wed 17 Feb\tnoted\nsoon\n2/22/2027 8 am\n');
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+  });
+  const pasted = page.getByRole('region', { name: 'Pasted dates' });
+  await expect(pasted).toContainText('“soon” is no date that can be read');
+  await pasted.getByRole('button', { name: 'set 2 by hand' }).click();
+  await expect(pasted).toHaveCount(0);
+  await expect(row(page, /Lab 5: drift nets late until/)).toContainText('Wed 17 Feb 23:59');
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 19 Feb 23:59');
+  await expect(row(page, /Quiz 4 due/)).toContainText('Mon 22 Feb 08:00');
+});
+
+test('a sheet goes out, is changed and comes back: only changed rows are set by hand, bad ones are told by line', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openDates(page);
+  await page.getByRole('button', { name: 'sheet' }).click();
+  const sheet = page.getByRole('region', { name: 'Sheet of dates' });
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'all dates as a table' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('ECO 214-02 dates.csv');
+  const lines = readFileSync(await download.path(), 'utf8').split('\r\n');
+  const at = lines.findIndex((line) => line.includes(',Quiz 7,') && line.includes(',due,'));
+  const text = lines
+    .with(at, lines[at]!.replace(/,2027-[^,]*,/, ',2027-03-29 12:00,'))
+    .with(1, lines[1]!.replace(/,2027-[^,]*,/, ',2027-02-30,'))
+    .join('\n');
+  await page
+    .getByLabel('Sheet of dates', { exact: true })
+    .and(page.locator('input'))
+    .setInputFiles({ name: 'dates.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await expect(sheet).toContainText('1 date is another than in the plan, 132 the same.');
+  await expect(sheet).toContainText('line 2: “2027-02-30” is no date that can be read');
+  await sheet.getByRole('button', { name: 'set 1 by hand' }).click();
+  await expect(row(page, /Quiz 7 due/)).toContainText('Mon 29 Mar 12:00');
+
+  const [calendar] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'as a calendar file' }).click(),
+  ]);
+  expect(readFileSync(await calendar.path(), 'utf8')).toContain('DTSTART:20270329T170000Z');
+});
+
+test('a strand is dragged with Shift: everything chosen goes as many days along', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDates(page);
+  const boxes = page.getByRole('grid', { name: /^Dates/ });
+  await boxes.getByRole('checkbox', { name: 'Choose Field journal, first part' }).check();
+  await boxes.getByRole('checkbox', { name: 'Choose Lab 6: flow and discharge, due' }).check();
+  const end = page.locator('circle.end.doubtful').filter({ hasText: 'Lab 6: flow and discharge' }).last();
+  const box = (await end.boundingBox())!;
+  const strip = (await page.locator('svg[role=img]').boundingBox())!;
+  const aDay = (strip.width - 48 - 126) / 126;
+  await page.keyboard.down('Shift');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + aDay * 3, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await page.keyboard.up('Shift');
+  const landed = (await row(page, /Lab 6: flow and discharge due/).textContent())!;
+  const days = Number(/(\d+) Feb 23:59\s*set by hand/.exec(landed)![1]) - 19;
+  expect(days).toBeGreaterThan(0);
+  await expect(row(page, /Field journal first part/)).toContainText(`${7 + days} Mar 23:59`);
+});

@@ -1,0 +1,36 @@
+import { expect, it } from '@jest/globals';
+import { policyEffects } from '../../src/plan/policyEffects.js';
+import { indexPlan, previewOn } from '../../src/plan/preview.js';
+import { isDoubtful } from '../../src/retime/flags.js';
+import type { Policy } from '../../src/schemas/retimeJob.js';
+import { asSnapshot, due, item, newShell, oldCourse } from '../builders.js';
+
+const source = asSnapshot(
+  oldCourse(
+    item('quiz', 'q1', { moments: due('q1', '2026-01-14T23:59') }),
+    item('quiz', 'q2', { moments: due('q2', '2026-02-18T23:59') }),
+    item('assignment', 'a1', { moments: due('a1', '2026-03-15T23:59') }),
+  ),
+);
+const index = indexPlan({ source, shell: asSnapshot(newShell()), findings: [], lineage: [] });
+const decided = {
+  decisions: { choices: {}, byHand: { 'q1-due': '2027-02-01T12:00' }, settled: {} },
+  policy: { rule: 'week', weekdays: { '1': 2, '3': 4 } } as Policy,
+};
+
+it('says of each policy what a plan under it would show, and a date set by hand differs under none', () => {
+  const policies: Policy[] = [decided.policy, { rule: 'week' }, { rule: 'clear' }, { rule: 'keep' }];
+  const effects = policyEffects(index, decided, source.course.id, policies);
+  if (!effects.ok) throw new Error('The calendars are sound.');
+  const now = previewOn(index, decided);
+  for (const [at, policy] of policies.entries()) {
+    const then = previewOn(index, { ...decided, policy });
+    if (!now.ok || !then.ok) throw new Error('The calendars are sound.');
+    expect(effects.value[at]).toEqual({
+      policy,
+      differs: then.value.dates.filter(({ to }, each) => to !== now.value.dates[each]!.to).length,
+      doubts: then.value.dates.filter(({ flags }) => isDoubtful(flags)).length,
+    });
+  }
+  expect(effects.value.map(({ differs }) => differs)).toEqual([0, 1, 2, 2]);
+});

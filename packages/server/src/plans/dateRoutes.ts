@@ -1,0 +1,88 @@
+import { Type } from '@sinclair/typebox';
+import type { CourseSummary, PreviewDate } from '@yarin/core';
+import { readDateCells, readDateSheet, writeCalendarFile, writeDateSheet, type DateReading } from '@yarin/formats';
+import { Router, type Request, type Response } from 'express';
+import type { Server } from '../context.js';
+import { timesOf } from '../calendars/calendarStore.js';
+import { CourseRow } from '../database/entities/course.js';
+import { checked } from '../http/checked.js';
+import { INSTITUTION } from '../institution.js';
+import { askerOf } from '../people/asker.js';
+import type { PlanGrounds } from './planGrounds.js';
+import { planFor } from './planView.js';
+
+const LONGEST_SHEET = 900_000;
+const MOST_CELLS = 5000;
+const checkSheet = checked(
+  Type.Object({ text: Type.String({ maxLength: LONGEST_SHEET }) }, { additionalProperties: false }),
+);
+const checkCells = checked(
+  Type.Object(
+    {
+      cells: Type.Array(
+        Type.Object(
+          { text: Type.String({ maxLength: 200 }), time: Type.String({ pattern: '^\\d\\d:\\d\\d$' }) },
+          { additionalProperties: false },
+        ),
+        { maxItems: MOST_CELLS },
+      ),
+    },
+    { additionalProperties: false },
+  ),
+);
+
+/** The dates of a plan as a sheet and as a calendar file, and dates that come back from a spreadsheet. Nothing here writes. */
+export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds): Router {
+  const { manager } = reading;
+  const router = Router();
+  const now = (): string => clock.now(INSTITUTION.timeZone);
+
+  interface PlanDates {
+    readonly destination: CourseSummary;
+    readonly dates: readonly PreviewDate[];
+    readonly timeZone: string;
+    readonly reading: DateReading;
+  }
+
+  async function datesOf(request: Request): Promise<PlanDates> {
+    const id = String(request.params.id);
+    const { plan, sources, destination } = await planFor(manager, askerOf(request), id, now().slice(0, 10));
+    const { dates } = await grounds.workOut(sources, destination, plan.decisions, now());
+    const times = await timesOf(manager, [destination.id]);
+    const { firstDay, lastDay, timeZone } = times[destination.id]!.calendar;
+    const { locale } = await manager.findOneByOrFail(CourseRow, { id: destination.id });
+    return { destination, dates, timeZone, reading: { dayFirst: locale !== 'en-US', firstDay, lastDay } };
+  }
+
+  const fileName = ({ code, number, section }: CourseSummary, ending: string): string =>
+    `${code} ${number}-${section} dates.${ending}`.replace(/[^\w .-]/g, '');
+  function download(response: Response, name: string, type: string, text: string): void {
+    response.attachment(name).type(type).send(text);
+  }
+
+  router.get('/plans/:id/dates.csv', async (request, response) => {
+    const { destination, dates } = await datesOf(request);
+    download(response, fileName(destination, 'csv'), 'text/csv', writeDateSheet(dates));
+  });
+  router.get('/plans/:id/dates.ics', async (request, response) => {
+    const { destination, dates, timeZone } = await datesOf(request);
+    const { code, number, section, term } = destination;
+    const file = { name: `${code} ${number}-${section}, ${term}`, timeZone, now: now() };
+    download(response, fileName(destination, 'ics'), 'text/calendar', writeCalendarFile(dates, file));
+  });
+  router.post('/plans/:id/dates/sheet', async (request, response) => {
+    const { text } = checkSheet(request.body);
+    const { dates, reading: how } = await datesOf(request);
+    response.json(readDateSheet(text, dates, how));
+  });
+  router.post('/plans/:id/dates/cells', async (request, response) => {
+    const { cells } = checkCells(request.body);
+    const { reading: how } = await datesOf(request);
+    response.json({
+      read: readDateCells(cells, how).map((result) =>
+        result.ok ? { at: result.value } : { problem: result.problems[0]!.message },
+      ),
+    });
+  });
+  return router;
+}

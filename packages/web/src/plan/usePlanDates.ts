@@ -1,0 +1,97 @@
+import {
+  settledAs,
+  type Decisions,
+  type DoubtCause,
+  type NarrowPolicy,
+  type Policy,
+  type PreviewDate,
+  type Settlement,
+} from '@yarin/core';
+import type { ComputedRef, ShallowRef } from 'vue';
+import { count } from '../shared/words.js';
+
+/** How far a rule of its own reaches: these things, all of their kind, all in their unit. */
+export type Reach = 'byItem' | 'byKind' | 'byUnit';
+
+interface Dating {
+  readonly decisions: Readonly<ShallowRef<Decisions>>;
+  readonly decide: (change: Partial<Decisions>, what: string) => void;
+  readonly policies: ComputedRef<Readonly<Record<string, Policy>>>;
+  /** The course that goes before the others. */
+  readonly first: () => string;
+  /** The course that a thing is from. */
+  readonly courseOf: (item: string) => string;
+  /** The unit around a thing; `undefined` when it is in none. */
+  readonly unitOf: (item: string) => string | undefined;
+}
+
+type Dated = Pick<PreviewDate, 'item' | 'kind'>;
+
+/** Everything that a person decides about dates: by hand, by another rule for all or for some, and what is fine as it is. */
+export function usePlanDates({ decisions, decide, policies, first, courseOf, unitOf }: Dating) {
+  function setByHand(dates: Readonly<Record<string, string>>, what?: string): void {
+    const ids = Object.keys(dates);
+    if (ids.length === 0) return;
+    decide({ byHand: { ...decisions.value.byHand, ...dates } }, what ?? `set ${count(ids.length, 'date')} by hand`);
+  }
+
+  function settle(causes: readonly DoubtCause[]): void {
+    const moments = causes.flatMap((cause) => cause.moments);
+    const settled = Object.fromEntries(moments.map((moment) => [moment.id, settledAs(moment)]));
+    const what = causes.length === 1 ? causes[0]!.sentence : count(moments.length, 'date');
+    decide({ settled: { ...decisions.value.settled, ...settled } }, `fine as it is: ${what}`);
+  }
+
+  /** What a decision says when the dates of these courses go by these policies; without one they go as proposed. */
+  function policyChange(next: Readonly<Record<string, Policy | undefined>>): Partial<Decisions> {
+    const byCourse: Record<string, Policy | undefined> = { ...decisions.value.policies, ...next };
+    const { [first()]: ofFirst = first() in next ? undefined : decisions.value.policy, ...others } = byCourse;
+    const set = Object.entries(others).filter((entry): entry is [string, Policy] => entry[1] !== undefined);
+    return { policy: ofFirst, policies: Object.fromEntries(set) };
+  }
+
+  const decidePolicy = (course: string, next: Policy | undefined, what: string): void =>
+    decide(policyChange({ [course]: next }), what);
+
+  function settleBy({ course = first() }: DoubtCause, settlement: Settlement): void {
+    if (settlement.settle === 'byHand') setByHand(settlement.dates);
+    else decidePolicy(course, { ...policies.value[course], weekdays: settlement.weekdays }, 'move the weekday along');
+  }
+
+  const keyOf = (reach: Reach, { item, kind }: Dated): string | undefined =>
+    reach === 'byItem' ? item : reach === 'byKind' ? kind : unitOf(item);
+
+  /** The policies with a rule for some things, or without one; by course. */
+  function narrowed(reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined): Record<string, Policy> {
+    const next: Record<string, Policy> = {};
+    for (const date of dates) {
+      const course = courseOf(date.item);
+      const key = keyOf(reach, date);
+      if (key === undefined) continue;
+      const policy = next[course] ?? policies.value[course]!;
+      const { [key]: _, ...others } = policy[reach] ?? {};
+      next[course] = { ...policy, [reach]: rule === undefined ? others : { ...others, [key]: rule } };
+    }
+    return next;
+  }
+
+  const goOtherwise = (reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined, what: string): void =>
+    decide(policyChange(narrowed(reach, dates, rule)), what);
+
+  /** Gives dates back to the rule of the plan: those set by hand, and those that had a rule of their own. */
+  function backToRule(dates: readonly (Dated & Pick<PreviewDate, 'id'>)[]): void {
+    const ids = new Set(dates.map(({ id }) => id));
+    const byHand = Object.fromEntries(Object.entries(decisions.value.byHand).filter(([id]) => !ids.has(id)));
+    const own = dates.filter(({ item }) => policies.value[courseOf(item)]?.byItem?.[item] !== undefined);
+    const change = own.length === 0 ? {} : policyChange(narrowed('byItem', own, undefined));
+    decide({ ...change, byHand }, `give ${count(ids.size, 'date')} back to the rule`);
+  }
+
+  /** Takes one rule of some things away again. */
+  function takeRuleAway(course: string, reach: Reach, key: string, what: string): void {
+    const { [key]: _, ...others } = policies.value[course]?.[reach] ?? {};
+    decidePolicy(course, { ...policies.value[course], [reach]: others }, what);
+  }
+
+  return { setByHand, settle, settleBy, decidePolicy, goOtherwise, backToRule, takeRuleAway };
+}

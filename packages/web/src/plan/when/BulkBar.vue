@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { KIND_WORDS, weekdayWord, type Kind, type PreviewDate, type RuleName } from '@yarin/core';
+import { computed, ref } from 'vue';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+import { RULE_WORDS } from '../planWords.js';
+import type { Reach } from '../usePlanDates.js';
+import { byDays, toNextClass, toWeekday, type Moves } from './bulkMoves.js';
+
+/** What can be done to many dates at once. Everything here can be undone. */
+const { dates } = defineProps<{ dates: readonly PreviewDate[] }>();
+const emit = defineEmits<{ done: [] }>();
+
+const plan = usePlanStore();
+const days = ref(1);
+const reach = ref<Reach>('byItem');
+const words = computed(() => count(dates.length, 'date'));
+const calendar = computed(() => plan.view!.shell.calendar);
+
+const kinds = computed(() => [...new Set(dates.map(({ kind }) => kind))]);
+const things = computed(() => new Set(dates.map(({ item }) => item)).size);
+const reaches = computed((): readonly { readonly value: Reach; readonly words: string }[] => [
+  { value: 'byItem', words: things.value === 1 ? 'this thing' : `these ${things.value} things` },
+  {
+    value: 'byKind',
+    words: `all ${kinds.value.map((kind) => KIND_WORDS[kind as Kind].many).join(' and ')}`,
+  },
+  { value: 'byUnit', words: 'all of their unit' },
+]);
+
+function move(moves: Moves, how: string): void {
+  plan.setByHand(moves, `move ${count(Object.keys(moves).length, 'date')} ${how}`);
+}
+const later = (by: number): void =>
+  move(byDays(dates, by), `${count(Math.abs(by), 'day')} ${by < 0 ? 'earlier' : 'later'}`);
+
+function otherRule(event: Event): void {
+  const field = event.target as HTMLSelectElement;
+  const rule = field.value === 'rest' ? undefined : { rule: field.value as RuleName };
+  field.value = '';
+  const which = reaches.value.find(({ value }) => value === reach.value)!.words;
+  plan.goOtherwise(reach.value, dates, rule, `another rule for ${which}`);
+}
+function toDay(event: Event): void {
+  const field = event.target as HTMLSelectElement;
+  const weekday = Number(field.value);
+  field.value = '';
+  move(toWeekday(dates, weekday, calendar.value.weekStartsOn), `to ${weekdayWord(weekday)}`);
+}
+</script>
+
+<template>
+  <div class="bulk" role="group" :aria-label="`${words} chosen`">
+    <b>{{ words }}</b>
+    <form class="by" @submit.prevent="later(days)">
+      <input v-model.number="days" type="number" min="-366" max="366" aria-label="How many days later" />
+      <button class="plain-link" type="submit">days later</button>
+    </form>
+    <button
+      class="plain-link"
+      :disabled="plan.view!.shell.meetings.length === 0"
+      @click="move(toNextClass(dates, plan.view!.shell), 'to the next class')"
+    >
+      next class
+    </button>
+    <select aria-label="To another weekday of the same week" @change="toDay">
+      <option value="" selected disabled>weekday</option>
+      <option v-for="day in 7" :key="day" :value="day">{{ weekdayWord(day) }}</option>
+    </select>
+    <span class="rule">
+      <select aria-label="By another rule" @change="otherRule">
+        <option value="" selected disabled>other rule</option>
+        <option value="rest">as the rest</option>
+        <option v-for="(each, rule) in RULE_WORDS" :key="rule" :value="rule">{{ each }}</option>
+      </select>
+      for
+      <select v-model="reach" aria-label="How far another rule reaches">
+        <option v-for="each in reaches" :key="each.value" :value="each.value">{{ each.words }}</option>
+      </select>
+    </span>
+    <button class="plain-link" @click="plan.goOtherwise('byItem', dates, { rule: 'clear' }, `clear ${words}`)">
+      clear
+    </button>
+    <button class="plain-link" @click="plan.backToRule(dates)">back to the rule</button>
+    <button class="plain-link" @click="emit('done')">let go</button>
+  </div>
+</template>
+
+<style scoped>
+.bulk {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+}
+
+b {
+  font-weight: 600;
+  color: var(--ink);
+}
+
+.by,
+.rule {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+
+input {
+  width: 56px;
+}
+
+button:disabled {
+  color: var(--ash-ink);
+  cursor: default;
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { momentWords, type PreviewDate } from '@yarin/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { readCells, type CellView } from '../../shared/api/plans.js';
+import { sentenceOf } from '../../shared/api/client.js';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+
+/** A pasted column of dates, row by row beside the dates that it would set. */
+const { dates, column } = defineProps<{
+  /** The rows that the column falls on, as many as it has. */
+  dates: readonly PreviewDate[];
+  column: readonly string[];
+}>();
+const emit = defineEmits<{ done: []; set: [ids: readonly string[]] }>();
+
+const plan = usePlanStore();
+const trouble = ref('');
+const cells = shallowRef<readonly CellView[]>([]);
+const rows = computed(() => dates.map((date, at) => ({ date, text: column[at] ?? '', cell: cells.value[at] })));
+const changed = computed(() =>
+  Object.fromEntries(
+    rows.value.flatMap(({ date, cell }) =>
+      cell?.at !== undefined && cell.at !== null && cell.at !== date.to ? [[date.id, cell.at]] : [],
+    ),
+  ),
+);
+const size = computed(() => Object.keys(changed.value).length);
+
+watch(
+  () => column,
+  async () => {
+    trouble.value = '';
+    try {
+      const sent = dates.map((date, at) => ({
+        text: (column[at] ?? '').slice(0, 200),
+        time: (date.to ?? date.from).slice(11),
+      }));
+      cells.value = await readCells(plan.view!.id, sent);
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
+  },
+  { immediate: true },
+);
+
+function set(): void {
+  const dated = changed.value;
+  emit('set', Object.keys(dated));
+  plan.setByHand(dated, `paste ${count(size.value, 'date')}`);
+  emit('done');
+}
+</script>
+
+<template>
+  <section class="paste" aria-label="Pasted dates" @keydown.esc.stop="emit('done')">
+    <p>
+      {{ count(column.length, 'pasted cell') }}, from {{ dates[0]?.title }} on.
+      <template v-if="column.length > dates.length">
+        {{ count(column.length - dates.length, 'cell falls', 'cells fall') }} below the last row.
+      </template>
+      <button class="plain-link" :disabled="size === 0" @click="set">set {{ size }} by hand</button>
+      · <button class="plain-link" @click="emit('done')">leave it</button>
+    </p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <ul>
+      <li v-for="{ date, text, cell } in rows" :key="date.id">
+        <span>{{ date.title }}</span>
+        <span class="quiet">{{ date.to === null ? 'no date' : momentWords(date.to) }}</span>
+        <span v-if="cell?.problem" class="bad">{{ cell.problem }}</span>
+        <span v-else-if="cell?.at">{{ momentWords(cell.at) }}{{ cell.at === date.to ? ', as it is' : '' }}</span>
+        <span v-else class="quiet">{{ text.trim() === '' ? 'empty, stays' : '…' }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.paste {
+  flex: none;
+  padding: 4px calc(var(--margin) + 8px) 8px;
+  background: var(--raised);
+  border-block: 1px solid var(--rule);
+}
+
+ul {
+  list-style: none;
+  max-height: 170px;
+  margin: 4px 0 0;
+  padding: 0;
+  overflow: auto;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 260px 150px minmax(0, 1fr);
+  gap: 12px;
+}
+
+.bad {
+  color: var(--weld-ink);
+}
+
+.trouble {
+  color: var(--madder);
+}
+</style>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import {
+  mapWords,
+  policyEffects,
+  weekdayWord,
+  type PlanSourceView,
+  type Policy,
+  type PolicyEffect,
+  type RuleName,
+} from '@yarin/core';
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+import { RULE_WORDS } from '../planWords.js';
+
+/** Other rules and class-day maps, each with what it would do before it is taken. */
+const { from, policy } = defineProps<{ from: PlanSourceView; policy: Policy }>();
+const emit = defineEmits<{ take: [policy: Policy, what: string] }>();
+
+const plan = usePlanStore();
+const course = computed(() => from.source.course.id);
+const mayChange = computed(() => plan.view!.right.may);
+
+interface Option {
+  readonly words: string;
+  readonly policy: Policy;
+  readonly isProposed: boolean;
+}
+const mapped = ({ weekdays = {} }: Policy): string => mapWords(weekdays) || 'same weekday';
+const keyOf = ({ rule = 'week', weekdays = {} }: Policy): string => `${rule} ${mapWords(weekdays)}`;
+
+/** What was proposed and what came close, then every rule with the map that holds now; each once, without the one in force. */
+const options = computed((): readonly Option[] => {
+  const { proposed, others } = from.suggestion;
+  const { weekdays, landing, hour } = policy;
+  const kept = { ...(landing && { landing }), ...(hour && { hour }) };
+  const tried = [proposed, ...others].map((option) => ({
+    policy: { ...option.policy, ...kept },
+    words: `${RULE_WORDS[option.policy.rule ?? 'week']}, ${mapped(option.policy)}`,
+    isProposed: option === proposed,
+  }));
+  const rules = (Object.keys(RULE_WORDS) as RuleName[]).map((rule) => ({
+    policy: { ...(weekdays && { weekdays }), ...kept, rule },
+    words: RULE_WORDS[rule],
+    isProposed: false,
+  }));
+  const seen = new Set([keyOf(policy)]);
+  return [...tried, ...rules].filter(({ policy: each }) => !seen.has(keyOf(each)) && seen.add(keyOf(each)));
+});
+
+const WAIT_MS = 30;
+const effects = shallowRef<readonly PolicyEffect[]>([]);
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** Worked out once the page has shown the last change. */
+watch(
+  [options, (): unknown => plan.decided],
+  () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      if (plan.index === null) return;
+      const result = policyEffects(
+        plan.index,
+        plan.decided,
+        course.value,
+        options.value.map((option) => withNarrow(option.policy)),
+      );
+      effects.value = result.ok ? result.value : [];
+    }, WAIT_MS);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => clearTimeout(timer));
+
+/** Rules for single things, kinds and units stay. */
+function withNarrow(next: Policy): Policy {
+  const { byItem = {}, byKind = {}, byUnit = {} } = policy;
+  return { ...next, byItem, byKind, byUnit };
+}
+function effectWords(at: number): string {
+  const effect = effects.value[at];
+  if (effect === undefined) return '…';
+  const differs = effect.differs === 0 ? 'no date' : count(effect.differs, 'date');
+  return `${differs} would go elsewhere, ${count(effect.doubts, 'date')} in doubt`;
+}
+
+const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
+function map(weekday: number, event: Event): void {
+  const to = Number((event.target as HTMLSelectElement).value);
+  const { [String(weekday)]: _, ...others } = policy.weekdays ?? {};
+  const weekdays = to === weekday ? others : { ...others, [String(weekday)]: to };
+  emit('take', { ...policy, weekdays }, `${weekdayWord(weekday)} to ${weekdayWord(to)}`);
+}
+const setHour = (event: Event): void =>
+  emit(
+    'take',
+    { ...policy, hour: (event.target as HTMLSelectElement).value as 'follow' | 'keep' },
+    'another way with hours',
+  );
+</script>
+
+<template>
+  <section class="rules" aria-label="Other rules">
+    <p v-if="mayChange" class="map">
+      <label v-for="weekday in WEEKDAYS" :key="weekday">
+        {{ weekdayWord(weekday) }} →
+        <select
+          :value="policy.weekdays?.[String(weekday)] ?? weekday"
+          :aria-label="`${weekdayWord(weekday)} goes to`"
+          @change="map(weekday, $event)"
+        >
+          <option v-for="to in WEEKDAYS" :key="to" :value="to">{{ weekdayWord(to) }}</option>
+        </select>
+      </label>
+      <label>
+        hours of class
+        <select :value="policy.hour ?? 'follow'" aria-label="What is due at the hour of class" @change="setHour">
+          <option value="follow">move with the class</option>
+          <option value="keep">stay as they are</option>
+        </select>
+      </label>
+    </p>
+    <ul>
+      <li v-for="(option, at) in options" :key="option.words">
+        <span> {{ option.words }} <small v-if="option.isProposed" class="quiet">proposed</small> </span>
+        <span class="quiet">{{ effectWords(at) }}</span>
+        <button v-if="mayChange" class="plain-link" @click="emit('take', option.policy, `dates by ${option.words}`)">
+          take this
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.rules {
+  padding: 2px var(--margin) 8px;
+}
+
+.map {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+  padding: 2px 0 6px;
+}
+
+ul {
+  list-style: none;
+  max-height: 190px;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 420px) minmax(0, 1fr) auto;
+  gap: 16px;
+  padding: 3px 0;
+  border-top: 1px solid var(--rule-faint);
+}
+</style>

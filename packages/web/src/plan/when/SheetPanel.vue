@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue';
+import { dateFile, readSheet, type DateSheetView } from '../../shared/api/plans.js';
+import { sentenceOf } from '../../shared/api/client.js';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+
+/** Dates out into a spreadsheet or a calendar, and back in; only what was changed there is set by hand. */
+const plan = usePlanStore();
+const trouble = ref('');
+const sheet = shallowRef<DateSheetView | null>(null);
+const field = ref<HTMLInputElement>();
+
+/** What was decided last has to be saved before the server writes it down. */
+async function take(kind: 'csv' | 'ics'): Promise<void> {
+  await plan.flush();
+  window.location.assign(dateFile(plan.view!.id, kind));
+}
+async function read(file: File | undefined): Promise<void> {
+  if (file === undefined) return;
+  trouble.value = '';
+  sheet.value = null;
+  try {
+    await plan.flush();
+    sheet.value = await readSheet(plan.view!.id, await file.text());
+  } catch (error) {
+    trouble.value = sentenceOf(error);
+  }
+  if (field.value) field.value.value = '';
+}
+function set(changed: DateSheetView['changed']): void {
+  plan.setByHand(changed, `take ${count(Object.keys(changed).length, 'date')} from a sheet`);
+  sheet.value = null;
+}
+</script>
+
+<template>
+  <section class="sheet" aria-label="Sheet of dates">
+    <p>
+      <button class="plain-link" @click="take('csv')">all dates as a table</button>
+      <span class="quiet"> (CSV; change the column “will be” in a spreadsheet) · </span>
+      <button class="plain-link" @click="field?.click()">read one back in</button>
+      <span class="quiet"> · </span>
+      <button class="plain-link" @click="take('ics')">as a calendar file</button>
+      <input
+        ref="field"
+        class="visually-hidden"
+        type="file"
+        accept=".csv,text/csv"
+        tabindex="-1"
+        aria-label="Sheet of dates"
+        @change="read(($event.target as HTMLInputElement).files?.[0])"
+      />
+    </p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <template v-if="sheet">
+      <p>
+        {{ count(Object.keys(sheet.changed).length, 'date is', 'dates are') }} another than in the plan,
+        {{ sheet.same }} the same.
+        <button v-if="Object.keys(sheet.changed).length > 0" class="plain-link" @click="set(sheet.changed)">
+          set {{ Object.keys(sheet.changed).length }} by hand
+        </button>
+      </p>
+      <ul v-if="sheet.problems.length > 0">
+        <li v-for="problem in sheet.problems" :key="problem.where + problem.code" class="bad">
+          line {{ problem.where.slice(1) }}: {{ problem.message }}
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.sheet {
+  padding: 4px var(--margin) 8px;
+  border-top: 1px solid var(--rule-faint);
+}
+
+ul {
+  list-style: none;
+  max-height: 120px;
+  margin: 4px 0 0;
+  padding: 0;
+  overflow: auto;
+}
+
+.bad {
+  color: var(--weld-ink);
+}
+
+.trouble {
+  color: var(--madder);
+}
+</style>

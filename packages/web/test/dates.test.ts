@@ -1,0 +1,153 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Decisions, DoubtCause, Policy, PreviewDate } from '@yarin/core';
+import { computed, nextTick, ref, shallowRef } from 'vue';
+import { usePlanDates } from '../src/plan/usePlanDates.js';
+import { along, byDays, toNextClass, toWeekday } from '../src/plan/when/bulkMoves.js';
+import { useSelection } from '../src/plan/when/useSelection.js';
+
+const date = (id: string, to: string | null, part: Partial<PreviewDate> = {}): PreviewDate => ({
+  id,
+  item: id.replace(/-.*/, ''),
+  title: id,
+  kind: 'quiz',
+  role: 'due',
+  from: '2026-02-18T23:59',
+  to,
+  rule: 'week',
+  steps: [],
+  flags: [],
+  graded: true,
+  ...part,
+});
+const shell = {
+  calendar: {
+    firstDay: '2027-01-11',
+    lastDay: '2027-05-07',
+    timeZone: 'UTC',
+    closures: [{ from: '2027-02-18', to: '2027-02-18', kind: 'holiday' as const }],
+  },
+  meetings: [2, 4].map((weekday) => ({ weekday, start: '14:00', end: '15:15' })),
+};
+
+describe('many dates at once', () => {
+  const dates = [date('a', '2027-02-12T23:59'), date('b', '2027-02-16T08:00'), date('gone', null)];
+
+  it('go some days later or earlier, at their own hour; cleared ones stay cleared', () => {
+    expect(byDays(dates, 2)).toEqual({ a: '2027-02-14T23:59', b: '2027-02-18T08:00' });
+    expect(byDays(dates, -14)).toEqual({ a: '2027-01-29T23:59', b: '2027-02-02T08:00' });
+    expect(byDays(dates, 0)).toEqual({});
+  });
+  it('go to the next class, over a closed class day', () => {
+    expect(toNextClass(dates, shell)).toEqual({ a: '2027-02-16T23:59', b: '2027-02-23T08:00' });
+    expect(toNextClass([date('late', '2027-05-06T10:00')], shell)).toEqual({});
+  });
+  it('go to another weekday of their week, as weeks are cut', () => {
+    expect(toWeekday(dates, 3)).toEqual({ a: '2027-02-10T23:59', b: '2027-02-17T08:00' });
+    expect(toWeekday([date('a', '2027-02-12T23:59')], 7)).toEqual({ a: '2027-02-14T23:59' });
+    expect(toWeekday([date('a', '2027-02-12T23:59')], 7, 7)).toEqual({ a: '2027-02-07T23:59' });
+  });
+  it('dragged together they keep their distance', () => {
+    expect(along(dates, dates[0]!, '2027-02-15')).toEqual({ a: '2027-02-15T23:59', b: '2027-02-19T08:00' });
+  });
+});
+
+describe('choosing rows', () => {
+  const ids = ref(['a', 'b', 'c', 'd']);
+  const { chosen, toggle, extendTo, all, none } = useSelection(() => ids.value);
+  const now = (): string => [...chosen.value].sort().join('');
+
+  it('one by one, a stretch of them, all and none', () => {
+    toggle(1);
+    extendTo(3);
+    expect(now()).toBe('bcd');
+    toggle(2);
+    expect(now()).toBe('bd');
+    none();
+    extendTo(1, 2);
+    expect(now()).toBe('bc');
+    all();
+    expect(now()).toBe('abcd');
+  });
+  it('what leaves the list is let go', async () => {
+    ids.value = ['b', 'd'];
+    await nextTick();
+    expect(now()).toBe('bd');
+  });
+});
+
+describe('what is decided about dates', () => {
+  const PROPOSED: Policy = { rule: 'week', weekdays: { '1': 2 } };
+  function aPlan(before: Partial<Decisions> = {}) {
+    const decisions = shallowRef<Decisions>({ choices: {}, byHand: {}, settled: {}, ...before });
+    const said: string[] = [];
+    const dating = usePlanDates({
+      decisions,
+      decide: (change, what) => {
+        decisions.value = { ...decisions.value, ...change };
+        said.push(what);
+      },
+      policies: computed(() => ({
+        first: decisions.value.policy ?? PROPOSED,
+        second: decisions.value.policies?.second ?? PROPOSED,
+      })),
+      first: () => 'first',
+      courseOf: (item) => (item === 'z' ? 'second' : 'first'),
+      unitOf: (item) => (item === 'a' ? 'unit' : undefined),
+    });
+    return { decisions, said, ...dating };
+  }
+  const a = date('a-due', '2027-02-12T23:59');
+  const z = date('z-due', '2027-02-12T23:59');
+
+  it('things of several courses go by another rule, each in the policy of its course', () => {
+    const { decisions, goOtherwise } = aPlan();
+    goOtherwise('byItem', [a, z], { rule: 'clear' }, 'clear 2 dates');
+    expect(decisions.value.policy).toEqual({ ...PROPOSED, byItem: { a: { rule: 'clear' } } });
+    expect(decisions.value.policies).toEqual({ second: { ...PROPOSED, byItem: { z: { rule: 'clear' } } } });
+  });
+  it('a rule for a kind or unit is one rule; a thing in no unit has none', () => {
+    const { decisions, goOtherwise } = aPlan();
+    goOtherwise('byKind', [a, date('b-due', null)], { rule: 'keep' }, 'keep');
+    expect(decisions.value.policy!.byKind).toEqual({ quiz: { rule: 'keep' } });
+    goOtherwise('byUnit', [a, date('b-due', null)], { rule: 'offset' }, 'offset');
+    expect(decisions.value.policy!.byUnit).toEqual({ unit: { rule: 'offset' } });
+    goOtherwise('byKind', [a], undefined, 'as the rest');
+    expect(decisions.value.policy!.byKind).toEqual({});
+  });
+  it('back to the rule takes away what was set by hand and a rule of their own, and leaves the rest', () => {
+    const { decisions, backToRule, setByHand, goOtherwise } = aPlan();
+    setByHand({ 'a-due': '2027-02-20T10:00', 'b-due': '2027-02-21T10:00' });
+    goOtherwise('byItem', [a, date('b-due', null)], { rule: 'clear' }, 'clear');
+    backToRule([a]);
+    expect(decisions.value.byHand).toEqual({ 'b-due': '2027-02-21T10:00' });
+    expect(decisions.value.policy!.byItem).toEqual({ b: { rule: 'clear' } });
+  });
+  it('without a policy a course goes as proposed again, and the others keep theirs', () => {
+    const { decisions, decidePolicy } = aPlan({ policy: { rule: 'keep' }, policies: { second: { rule: 'clear' } } });
+    decidePolicy('first', undefined, 'as proposed');
+    expect(decisions.value.policy).toBeUndefined();
+    expect(decisions.value.policies).toEqual({ second: { rule: 'clear' } });
+    decidePolicy('second', undefined, 'as proposed');
+    expect(decisions.value.policies).toEqual({});
+  });
+  it('fine as it is notes what each date was when it was said, of one cause or several', () => {
+    const { decisions, settle, said } = aPlan();
+    const cause = (sentence: string, ...moments: PreviewDate[]): DoubtCause => ({
+      key: sentence,
+      flags: ['closure'],
+      sentence,
+      detail: '',
+      moments,
+      settlements: [],
+    });
+    settle([cause('closed', a), cause('order', z)]);
+    expect(decisions.value.settled).toEqual({ 'a-due': '2027-02-12T23:59 ', 'z-due': '2027-02-12T23:59 ' });
+    settle([cause('closed', a)]);
+    expect(said).toEqual(['fine as it is: 2 dates', 'fine as it is: closed']);
+  });
+  it('setting nothing is nothing to undo', () => {
+    const { setByHand, said } = aPlan();
+    setByHand({});
+    expect(said).toEqual([]);
+  });
+});
