@@ -138,3 +138,34 @@ test('a strand is dragged with Shift: everything chosen goes as many days along'
   expect(days).toBeGreaterThan(0);
   await expect(row(page, /Field journal first part/)).toContainText(`${7 + days} Mar 23:59`);
 });
+
+test('parallel sections are compared in one table, follow one plan, and are brought together', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.keyboard.press('w');
+  const filter = page.getByRole('textbox', { name: 'Show only rows with these words' });
+  await filter.fill('Borrow waders');
+  await page
+    .getByRole('treeitem', { name: /^Borrow waders/ })
+    .first()
+    .locator('.box')
+    .click();
+  await page.getByRole('button', { name: 'Bring 209 things' }).waitFor();
+  await filter.fill('');
+  await filter.blur();
+  await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'all sections' }).click();
+  const table = page.getByRole('table', { name: 'Dates of all sections' });
+  await expect(table.getByRole('row', { name: /^Quiz 2 due/ })).toHaveText(/Thu 2[18] Jan.*Wed 2[07] Jan/);
+  await expect(table).toContainText('no plan yet; shown as it would follow');
+  await page.getByRole('button', { name: 'let 1 section follow this plan' }).click();
+  await expect(table).toContainText('follows this plan');
+  await page.getByRole('button', { name: 'Bring into 2 sections' }).click();
+  await expect(table.getByText('brought')).toHaveCount(2);
+  await page.goto(`${app.address}/course/eco214-s27-03`);
+  await expect(page.getByRole('treeitem', { name: /^Lab 1: measuring discharge/ }).first()).toBeVisible();
+  await expect(page.getByRole('treeitem', { name: /^Borrow waders/ })).toHaveCount(0);
+});

@@ -48,6 +48,7 @@ export { joinSources, originOf, policiesInForce, type Joined, type SourceGround 
 export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './plan/overlaps.js';
 export { shellWithoutBrought } from './plan/stock.js';
 export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
+export { followPlan, followsPlan } from './plan/followPlan.js';
 export { policyEffects, type PolicyEffect } from './plan/policyEffects.js';
 export { reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';

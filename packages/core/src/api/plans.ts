@@ -9,6 +9,7 @@ import type { PolicySuggestion } from '../retime/suggestPolicy.js';
 import type { Rights } from '../rights/rights.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { Decisions } from '../schemas/choices.js';
+import type { Role } from '../schemas/retimeJob.js';
 import type { CourseSummary, LearnerCounts } from './courses.js';
 import type { AccessAsk, ProblemDetails, Right, RosterNotice } from './people.js';
 
@@ -113,12 +114,47 @@ export interface PlanView {
   readonly right: Right;
   /** What calendars and class days say otherwise since a person last saw the plan, and what that moves. */
   readonly calendarChange: CalendarChange | null;
+  /** Shells of the same course in the same term beside this one. */
+  readonly parallelSections: number;
   readonly now: string;
   readonly thingsPerSecond: number;
   /** What stands in the shell already, and what the roster changed about it. */
   readonly standing: ShellStanding;
   readonly notices: readonly RosterNotice[];
   readonly runs: readonly RunView[];
+}
+
+/** A date of a thing, in one of the sections that it comes into. */
+export interface SectionDate {
+  readonly to: string | null;
+  readonly doubtful: boolean;
+}
+
+/** A parallel section: the same courses brought into a shell with class days of its own. */
+export interface PlanSection {
+  readonly shell: CourseSummary;
+  readonly right: Right;
+  /** Its own plan from the same courses; null while it has none. */
+  readonly planId: string | null;
+  /** It chooses as the plan does that was asked about. */
+  readonly follows: boolean;
+  /** Things that a run would write; 0 when everything is there. */
+  readonly toWrite: number;
+  readonly doubts: number;
+  /** By moment; what does not come has none. */
+  readonly dates: Readonly<Record<string, SectionDate>>;
+}
+
+/** A plan's section beside its parallel ones, and the moments that they share. */
+export interface SectionsView {
+  /** In their order; the one of the plan is among them. */
+  readonly sections: readonly PlanSection[];
+  readonly moments: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly role: Role;
+    readonly from: string;
+  }[];
 }
 
 export type BringOutcome =

@@ -140,3 +140,38 @@ export const seePlan: Command<{ readonly planId: string }, void> = async ({ mana
   const seenTimes = await timesOf(manager, [...sourcesOf(plan), plan.destinationId]);
   await manager.update(PlanRow, { id: planId }, { seenTimes });
 };
+
+/** What a parallel section decides when it follows another one's plan. */
+export interface FollowingPlan {
+  /** Of its plan; a new one when it has none. */
+  readonly id: string;
+  readonly destinationId: string;
+  readonly decisions: Decisions;
+}
+
+export interface FollowedPlan {
+  readonly planId: string;
+  readonly plans: readonly FollowingPlan[];
+  readonly personId: string;
+  readonly at: string;
+}
+
+/** Lets parallel sections follow a plan: each gets one of its own from the same courses, with the same choices. */
+export const followSections: Command<FollowedPlan, void> = async ({ manager }, { planId, plans, personId, at }) => {
+  const followed = await manager.findOneBy(PlanRow, { id: planId });
+  if (followed === null) throw notFound('This plan is not there any more.');
+  const { sourceId, furtherSources } = followed;
+  for (const { id, destinationId, decisions } of plans) {
+    const known = await manager.findOneBy(PlanRow, { sourceId, destinationId });
+    if (known !== null) {
+      const seenTimes = await seenWith(manager, known, furtherSources);
+      const version = known.version + 1;
+      await manager.update(PlanRow, { id: known.id }, { decisions, furtherSources, seenTimes, version, changedAt: at });
+      continue;
+    }
+    const seenTimes = await timesOf(manager, [...sourcesOf(followed), destinationId]);
+    const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
+    const plan = { id, sourceId, furtherSources, destinationId, personId, decisions, seenTimes };
+    await manager.insert(PlanRow, { ...plan, version: 1, changedAt: at, place });
+  }
+};

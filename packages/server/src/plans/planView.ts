@@ -76,6 +76,17 @@ async function runsOf(manager: EntityManager, plan: PlanRow): Promise<RunView[]>
   );
 }
 
+/** Other shells of the same course in the same term. */
+async function countParallel(manager: EntityManager, { id, code, number, term }: CourseSummary): Promise<number> {
+  const [row] = await manager.query<{ shells: number }[]>(
+    `SELECT count(*) AS shells FROM course JOIN term ON term.id = course.term_id
+      WHERE course.code = ? AND course.number = ? AND term.name = ? AND course.id <> ?
+        AND course.type = 'course' AND course.archived = 0 AND course.cancelled = 0`,
+    [code, number, term, id],
+  );
+  return row!.shells;
+}
+
 /** Everything that the plan page needs to compute every toggle by itself. */
 export async function viewPlan(
   manager: EntityManager,
@@ -104,6 +115,7 @@ export async function viewPlan(
     standingRecipe: await standingRecipe(manager, destination.department),
     right,
     calendarChange: await changeSince(manager, known, pair, now),
+    parallelSections: await countParallel(manager, destination),
     now,
     thingsPerSecond: THINGS_PER_SECOND,
     standing: await standingOf(manager, destination.id),

@@ -13,12 +13,19 @@ import { INSTITUTION } from '../institution.js';
 import { askerOf, type Asker } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
 import type { PlanGrounds } from './planGrounds.js';
+import { followingPlans, viewSections } from './parallelSections.js';
 import { planFor, viewPlan } from './planView.js';
 
 const MOST_SOURCES = 10;
 const sourcesSchema = Type.Array(Type.String(), { minItems: 1, maxItems: MOST_SOURCES, uniqueItems: true });
 const checkPair = checked(
   Type.Object({ sources: sourcesSchema, destination: Type.String() }, { additionalProperties: false }),
+);
+const checkDestinations = checked(
+  Type.Object(
+    { destinations: Type.Array(Type.String(), { minItems: 1, maxItems: 40, uniqueItems: true }) },
+    { additionalProperties: false },
+  ),
 );
 const checkSources = checked(
   Type.Object({ version: Type.Integer(), sources: sourcesSchema }, { additionalProperties: false }),
@@ -92,6 +99,26 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
   router.get('/plans/:id', async (request, response) => {
     const pair = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
     response.json(await viewPlan(reading.manager, grounds, pair, now()));
+  });
+
+  router.get('/plans/:id/sections', async (request, response) => {
+    const person = askerOf(request);
+    const pair = await planFor(reading.manager, person, request.params.id, now().slice(0, 10));
+    response.json(await viewSections(reading.manager, grounds, person, pair, now()));
+  });
+
+  /** Parallel sections take over what this plan chooses. */
+  router.post('/plans/:id/sections', async (request, response) => {
+    const person = askerOf(request);
+    const pair = await planFor(reading.manager, person, request.params.id, now().slice(0, 10));
+    demand(pair.right);
+    const { destinations } = checkDestinations(request.body);
+    for (const id of destinations) await courseFor(reading.manager, 'run', person, id, now().slice(0, 10));
+    const plans = await followingPlans(reading.manager, grounds, person, pair, destinations, now());
+    if (plans.length < destinations.length)
+      throw unusable('One of these is no parallel section of this course; nothing was changed.');
+    await writer.run('followSections', { planId: pair.plan.id, plans, personId: person.id, at: now() });
+    response.json(await viewSections(reading.manager, grounds, person, pair, now()));
   });
 
   router.put('/plans/:id/seen', async (request, response) => {

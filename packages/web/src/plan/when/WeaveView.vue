@@ -11,6 +11,7 @@ import BulkBar from './BulkBar.vue';
 import DatesTable from './DatesTable.vue';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
+import SectionsCompared from './SectionsCompared.vue';
 import { standingDates } from './standingDates.js';
 import WeaveChart from './WeaveChart.vue';
 import { useSelection } from './useSelection.js';
@@ -20,6 +21,9 @@ const plan = usePlanStore();
 const { announce } = useAnnouncer();
 const focused = ref(0);
 const week = ref<number | null>(null);
+/** Whether there are parallel sections, and whether they are looked at beside each other. */
+const comparable = computed(() => plan.view!.parallelSections > 0);
+const isComparing = ref(false);
 const table = useTemplateRef<InstanceType<typeof DatesTable>>('table');
 
 const all = computed(() => (plan.isDone ? standingDates(plan.source, plan.view!.shell) : plan.preview!.dates));
@@ -141,62 +145,78 @@ watch(dates, ({ length }) => {
 
 <template>
   <div class="when">
-    <p v-if="plan.sources.length > 1" class="terms">
-      dates of
-      <button
-        v-for="{ source: { course } } in plan.sources"
-        :key="course.id"
-        class="way-to-look"
-        :aria-pressed="course.id === shown.source.course.id"
-        @click="looked = course.id"
-      >
-        {{ plan.nameOf(course.id) }}
-      </button>
+    <p v-if="plan.sources.length > 1 || comparable" class="terms">
+      <template v-if="plan.sources.length > 1">
+        dates of
+        <button
+          v-for="{ source: { course } } in plan.sources"
+          :key="course.id"
+          class="way-to-look"
+          :aria-pressed="!isComparing && course.id === shown.source.course.id"
+          @click="((looked = course.id), (isComparing = false))"
+        >
+          {{ plan.nameOf(course.id) }}
+        </button>
+      </template>
+      <template v-if="comparable">
+        <button
+          v-if="plan.sources.length === 1"
+          class="way-to-look"
+          :aria-pressed="!isComparing"
+          @click="isComparing = false"
+        >
+          section {{ plan.view!.shell.course.section }}
+        </button>
+        <button class="way-to-look" :aria-pressed="isComparing" @click="isComparing = true">all sections</button>
+      </template>
     </p>
-    <PolicyBar v-if="!plan.isDone" :from="shown" />
-    <WeaveChart
-      :weave="weave"
-      :old-name="shown.source.course.term"
-      :new-name="plan.sides!.new.term"
-      :old-days="patternWords(shown.source.meetings)"
-      :new-days="patternWords(plan.view!.shell.meetings)"
-      :week="week"
-      :movable="movable"
-      @moved="dragged"
-      @week="(start) => (week = start)"
-      @picked="(id) => ((week = null), focusOn(id))"
-    />
-    <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
-    <div class="heading">
-      <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
-      <span v-else>{{ heading }}</span>
-      <span v-if="week !== null">
-        only the week of {{ dayWords(week) }} · <button class="plain-link" @click="week = null">all weeks</button>
-      </span>
-      <span v-if="movable" class="undo">
-        <button v-if="plan.undoable" class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">
-          undo
-        </button>
-        <button v-if="plan.redoable" class="plain-link" :title="`Do again: ${plan.redoable}`" @click="plan.redo">
-          redo
-        </button>
-      </span>
-    </div>
-    <DatesTable
-      ref="table"
-      v-model:focused="focused"
-      :dates="dates"
-      :doubtful="doubtful"
-      :movable="movable"
-      :from-of="fromOf"
-      :chosen="selection.chosen.value"
-      @set="(id, at) => setByHand({ [id]: at })"
-      @back="(date) => plan.backToRule([date])"
-      @toggle="selection.toggle"
-      @extend="selection.extendTo"
-      @all="selection.all"
-      @paste="(cells) => (pasted = cells)"
-    />
+    <SectionsCompared v-if="isComparing" />
+    <template v-else>
+      <PolicyBar v-if="!plan.isDone" :from="shown" />
+      <WeaveChart
+        :weave="weave"
+        :old-name="shown.source.course.term"
+        :new-name="plan.sides!.new.term"
+        :old-days="patternWords(shown.source.meetings)"
+        :new-days="patternWords(plan.view!.shell.meetings)"
+        :week="week"
+        :movable="movable"
+        @moved="dragged"
+        @week="(start) => (week = start)"
+        @picked="(id) => ((week = null), focusOn(id))"
+      />
+      <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
+      <div class="heading">
+        <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
+        <span v-else>{{ heading }}</span>
+        <span v-if="week !== null">
+          only the week of {{ dayWords(week) }} · <button class="plain-link" @click="week = null">all weeks</button>
+        </span>
+        <span v-if="movable" class="undo">
+          <button v-if="plan.undoable" class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">
+            undo
+          </button>
+          <button v-if="plan.redoable" class="plain-link" :title="`Do again: ${plan.redoable}`" @click="plan.redo">
+            redo
+          </button>
+        </span>
+      </div>
+      <DatesTable
+        ref="table"
+        v-model:focused="focused"
+        :dates="dates"
+        :doubtful="doubtful"
+        :movable="movable"
+        :from-of="fromOf"
+        :chosen="selection.chosen.value"
+        @set="(id, at) => setByHand({ [id]: at })"
+        @back="(date) => plan.backToRule([date])"
+        @toggle="selection.toggle"
+        @extend="selection.extendTo"
+        @all="selection.all"
+        @paste="(cells) => (pasted = cells)"
+      />
+    </template>
   </div>
 </template>
 

@@ -1,4 +1,4 @@
-import type { Decisions, JobState, PlanView, Problem } from '@yarin/core';
+import type { Decisions, JobState, PlanView, Problem, SectionsView } from '@yarin/core';
 import { get, post, put } from './client.js';
 
 /** @param sources  in their order of precedence */
@@ -47,3 +47,7 @@ export const dateFile = (id: string, kind: 'csv' | 'ics'): string => `/api${date
 export const readSheet = (id: string, text: string) => post<DateSheetView>(`${dates(id)}/sheet`, { text });
 export const readCells = (id: string, cells: readonly { readonly text: string; readonly time: string }[]) =>
   post<{ read: CellView[] }>(`${dates(id)}/cells`, { cells }).then(({ read }) => read);
+const sections = (id: string): string => `/plans/${encodeURIComponent(id)}/sections`;
+export const fetchSections = (id: string) => get<SectionsView>(sections(id));
+export const followInSections = (id: string, destinations: readonly string[]) =>
+  post<SectionsView>(sections(id), { destinations });

@@ -1,0 +1,60 @@
+import type { Choices, Decisions } from '../schemas/choices.js';
+import type { Policy } from '../schemas/retimeJob.js';
+
+/** Choices that name things of the shell, and so hold for one shell alone. */
+const OF_ONE_SHELL: readonly (keyof Choices)[] = ['equivalents', 'takeOut'];
+
+const withoutShell = (choices: Choices): Choices =>
+  Object.fromEntries(
+    Object.entries(choices).filter(([name]) => !OF_ONE_SHELL.includes(name as keyof Choices)),
+  ) as Choices;
+const ofShell = (choices: Choices): Choices =>
+  Object.fromEntries(
+    Object.entries(choices).filter(([name]) => OF_ONE_SHELL.includes(name as keyof Choices)),
+  ) as Choices;
+
+/** The rule of another section with the class-day map of one's own. */
+function policyFor(followed: Policy | undefined, proposed: Policy): Policy | undefined {
+  if (followed === undefined) return undefined;
+  const { weekdays: _, ...rule } = followed;
+  return { ...rule, ...(proposed.weekdays === undefined ? {} : { weekdays: proposed.weekdays }) };
+}
+
+/**
+ * The decisions of a parallel section that follows another one: what comes and by which rules, as the other has it. The
+ * class-day map, dates set by hand, what is fine as it is and what refers to the shell stay its own.
+ *
+ * @param own       what was decided for the section so far
+ * @param proposed  the policy that suits the section
+ * @see docs/rules.md, "Parallel sections"
+ */
+export function followPlan(followed: Decisions, own: Decisions | undefined, proposed: Policy): Decisions {
+  const kept: Decisions = own ?? { choices: {}, byHand: {}, settled: {} };
+  const { policy: _policy, policies: _policies, ...rest } = kept;
+  const policy = policyFor(followed.policy, proposed);
+  return {
+    ...rest,
+    choices: { ...withoutShell(followed.choices), ...ofShell(kept.choices) },
+    ...(policy === undefined ? {} : { policy }),
+    ...(followed.policies === undefined ? {} : { policies: followed.policies }),
+    ...(followed.recipe === undefined ? {} : { recipe: followed.recipe }),
+  };
+}
+
+/** Whether a section chooses as the other one does, whatever its dates. */
+export function followsPlan(followed: Decisions, own: Decisions, proposed: Policy): boolean {
+  const { choices, policy, policies } = followPlan(followed, own, proposed);
+  return (
+    sorted(choices) === sorted(own.choices) &&
+    sorted(policy ?? {}) === sorted(own.policy ?? {}) &&
+    sorted(policies ?? {}) === sorted(own.policies ?? {})
+  );
+}
+
+/** A value as text, whatever the order of its names. */
+const sorted = (value: unknown): string =>
+  JSON.stringify(value, (_, each: unknown) =>
+    each !== null && typeof each === 'object' && !Array.isArray(each)
+      ? Object.fromEntries(Object.entries(each).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : each,
+  );

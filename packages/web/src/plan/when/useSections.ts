@@ -1,0 +1,71 @@
+import type { PlanSection, SectionsView } from '@yarin/core';
+import { computed, ref, shallowRef } from 'vue';
+import { sentenceOf } from '../../shared/api/client.js';
+import { fetchSections, followInSections } from '../../shared/api/plans.js';
+import { useAnnouncer } from '../../shared/announcer.js';
+import { count, courseCode } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+import { useRunStore } from '../runStore.js';
+
+/** Parallel sections beside each other: what each would get, following this plan, and bringing into all of them. */
+export function useSections() {
+  const plan = usePlanStore();
+  const runs = useRunStore();
+  const { announce } = useAnnouncer();
+  const view = shallowRef<SectionsView | null>(null);
+  const trouble = ref('');
+  /** The section that is being brought into just now. */
+  const bringing = ref('');
+
+  const toBring = computed(() => (view.value?.sections ?? []).filter(({ right, toWrite }) => right.may && toWrite > 0));
+
+  async function attempt(work: () => Promise<void>): Promise<void> {
+    trouble.value = '';
+    try {
+      await plan.flush();
+      await work();
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
+  }
+  const load = (): Promise<void> =>
+    attempt(async () => {
+      view.value = await fetchSections(plan.view!.id);
+    });
+
+  const follow = (sections: readonly PlanSection[]): Promise<void> =>
+    attempt(async () => {
+      view.value = await followInSections(
+        plan.view!.id,
+        sections.map(({ shell }) => shell.id),
+      );
+      announce(`${count(sections.length, 'section')} chooses as this plan does.`);
+    });
+
+  /** Brings into every section that lacks something, one after the other; each by its own plan, all or nothing. */
+  const bringAll = (): Promise<void> =>
+    attempt(async () => {
+      const without = toBring.value.filter(({ planId }) => planId === null);
+      if (without.length > 0)
+        view.value = await followInSections(
+          plan.view!.id,
+          without.map(({ shell }) => shell.id),
+        );
+      const failed: string[] = [];
+      const sections = toBring.value;
+      for (const { shell, planId } of sections) {
+        bringing.value = shell.id;
+        const { code, number, section } = shell;
+        const state = await runs.bring(planId!, `${code} ${number} into ${section}`);
+        if (state.is === 'failed') failed.push(`${courseCode(shell)}: ${state.problem.detail}`);
+      }
+      bringing.value = '';
+      const id = plan.view!.id;
+      await plan.load(id);
+      view.value = await fetchSections(id);
+      announce(`${count(sections.length - failed.length, 'section')} brought.`);
+      trouble.value = failed.join(' ');
+    }).finally(() => void (bringing.value = ''));
+
+  return { view, trouble, bringing, toBring, load, follow, bringAll };
+}
