@@ -169,3 +169,57 @@ test('parallel sections are compared in one table, follow one plan, and are brou
   await expect(page.getByRole('treeitem', { name: /^Lab 1: measuring discharge/ }).first()).toBeVisible();
   await expect(page.getByRole('treeitem', { name: /^Borrow waders/ })).toHaveCount(0);
 });
+
+test('after the run: a storm moves everything from week 7 on by two days in one step, and it is put back', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+  await page.goto(`${app.address}/course/eco214-s27-02/dates`);
+  await page.getByRole('button', { name: 'many at once' }).click();
+  await page.getByRole('spinbutton', { name: 'From which teaching week on' }).fill('7');
+  await page.getByRole('button', { name: 'on', exact: true }).click();
+  await page.getByRole('spinbutton', { name: 'How many days later' }).fill('2');
+  await page.getByRole('button', { name: 'days later' }).click();
+  const first = row(page, /^Choose .* Lab 7: .* opens Tue 23 Feb 08:00 set by hand Thu 25 Feb 08:00/).first();
+  await expect(first).toBeVisible();
+  await page.getByRole('button', { name: /^Move \d+ dates$/ }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+  await expect(row(page, /Lab 7: .* opens Thu 25 Feb 08:00/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'let go' }).click();
+  await page.getByRole('button', { name: /^put \d+ back$/ }).click();
+  await expect(row(page, /Lab 7: .* opens Tue 23 Feb 08:00/).first()).toBeVisible();
+});
+
+test('after the run: the calendar changed, and the course is dated anew but for what was set by hand', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+  await page.goto(`${app.address}/course/eco214-s27-02/class-days`);
+  const pause = page.locator('#day-2027-04-01');
+  await pause.click();
+  await page.getByRole('textbox', { name: 'Name of the closed days' }).fill('Storm');
+  await page.getByRole('button', { name: 'Close these days' }).click();
+  await page.getByRole('button', { name: 'Save when it runs' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+  await page.getByRole('link', { name: 'dates', exact: true }).click();
+  await page.getByRole('button', { name: 'many at once' }).click();
+  await page.getByRole('button', { name: 'by the calendar as it is now' }).click();
+  const anew = page.getByRole('region', { name: 'By the calendar as it is now' });
+  await expect(anew.getByRole('listitem').filter({ hasText: 'Quiz 7' }).filter({ hasText: 'due' })).toContainText(
+    'Fri 2 Apr 23:59',
+  );
+  await anew.getByRole('button', { name: /^take \d+ over$/ }).click();
+  await page.getByRole('button', { name: /^Move \d+ dates?$/ }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+  await page.getByRole('button', { name: 'let go' }).click();
+  await page.getByRole('button', { name: 'by the calendar as it is now' }).click();
+  await expect(anew).toContainText('Every date that was brought stands where its rule puts it');
+});

@@ -2,8 +2,9 @@ import { describe, expect, it } from '@jest/globals';
 import type { Decisions, DoubtCause, Policy, PreviewDate } from '@yarin/core';
 import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
-import { along, byDays, toNextClass, toWeekday } from '../src/plan/when/bulkMoves.js';
-import { useSelection } from '../src/plan/when/useSelection.js';
+import { useDateDraft } from '../src/course/dates/useDateDraft.js';
+import { along, byDays, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
+import { useSelection } from '../src/shared/dates/useSelection.js';
 
 const date = (id: string, to: string | null, part: Partial<PreviewDate> = {}): PreviewDate => ({
   id,
@@ -149,5 +150,44 @@ describe('what is decided about dates', () => {
     const { setByHand, said } = aPlan();
     setByHand({});
     expect(said).toEqual([]);
+  });
+});
+
+describe('dates of a course that are being moved', () => {
+  const items = [
+    {
+      id: 'q',
+      kind: 'quiz' as const,
+      title: 'Quiz',
+      contentHash: '',
+      moments: [
+        { id: 'q-opens', role: 'opens' as const, at: '2027-01-04T08:00' },
+        { id: 'q-due', role: 'due' as const, at: '2027-02-17T23:59' },
+      ],
+    },
+  ];
+  const draft = useDateDraft(
+    () => items,
+    () => shell.calendar,
+  );
+  const faces = (): string[] => draft.dates.value.map(({ id, to, flags }) => `${id} ${to} ${flags.join()}`.trim());
+
+  it('stand where they are until moved; only what moved is looked at', () => {
+    expect(faces()).toEqual(['q-opens 2027-01-04T08:00', 'q-due 2027-02-17T23:59']);
+    draft.move({ 'q-due': '2027-02-18T23:59' }, 'a day later');
+    expect(faces()[1]).toBe('q-due 2027-02-18T23:59 closure');
+    draft.move({ 'q-due': '2027-06-01T23:59' }, 'far later');
+    expect(faces()[1]).toBe('q-due 2027-06-01T23:59 outsideTerm');
+    expect(draft.changed.value).toEqual({ 'q-due': '2027-06-01T23:59' });
+  });
+  it('each step is undone and done again, and a date goes back to where it stood', () => {
+    draft.undo();
+    expect(draft.changed.value).toEqual({ 'q-due': '2027-02-18T23:59' });
+    draft.redo();
+    expect(draft.changed.value).toEqual({ 'q-due': '2027-06-01T23:59' });
+    draft.asItWas(new Set(['q-due']));
+    expect(draft.changed.value).toEqual({});
+    draft.move({ 'q-due': '2027-02-17T23:59' }, 'to where it stands');
+    expect(draft.changed.value).toEqual({});
   });
 });

@@ -3,7 +3,7 @@ import type { SnapshotItem } from '../course/snapshot.js';
 import type { LooseEnd } from '../plan/looseEnds.js';
 import type { Rights, StaffRole, Wanted } from '../rights/rights.js';
 import type { Calendar, Meeting } from '../schemas/calendar.js';
-import type { Item, Link, Mark } from '../schemas/course.js';
+import type { Item, Link, Mark, Moment } from '../schemas/course.js';
 import type { RosterNotice } from './people.js';
 
 // What the server answers about courses, as the browser reads it.
@@ -80,6 +80,25 @@ export interface CourseView {
   readonly deeds: readonly Deed[];
   /** Things that were taken out lately and can be put back. */
   readonly removed: readonly { readonly key: string; readonly title: string; readonly at: string }[];
+}
+
+/** A date that was brought and would stand elsewhere on the calendar as it is now. */
+export interface RedatedMoment {
+  readonly id: string;
+  readonly title: string;
+  readonly role: Moment['role'];
+  readonly is: string;
+  readonly would: string;
+  /** Somebody changed its thing since it was brought. */
+  readonly touched: boolean;
+}
+
+/** The dates of a course by the plans that brought them, on the calendar as it is now. */
+export interface Redated {
+  /** Dates that were brought and still stand. */
+  readonly brought: number;
+  /** Those that would stand elsewhere. */
+  readonly dates: readonly RedatedMoment[];
 }
 
 export interface ItemView {

@@ -122,6 +122,15 @@ export const readClosuresSchema = Type.Object(
   closed,
 );
 
+/** New dates of moments of a course, by their keys, and the version of the course that the person saw. */
+export const momentMovesSchema = Type.Object(
+  {
+    version: Type.Integer(),
+    moves: Type.Record(keySchema, momentAtSchema, { minProperties: 1, maxProperties: 20_000 }),
+  },
+  closed,
+);
+
 const codeSchema = Type.String({ pattern: '^[A-Za-z0-9]{1,12}$', description: 'Up to 12 letters and digits.' });
 export const newShellSchema = Type.Object(
   { termId: Type.String(), code: codeSchema, number: codeSchema, section: codeSchema, title: titleSchema },

@@ -9,6 +9,7 @@ export {
   courseTimeSchema,
   itemEditSchema,
   markEditSchema,
+  momentMovesSchema,
   newItemSchema,
   newShellSchema,
   newTermSchema,

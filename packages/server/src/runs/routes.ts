@@ -5,10 +5,11 @@ import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { mayDo } from '@yarin/core';
 import { askerOf, doerOf } from '../people/asker.js';
-import { demand } from '../people/rights.js';
+import { courseFor, demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
 import type { KnownOfPair } from './bring.js';
+import { redatedIn } from './redated.js';
 import type { RunJobs } from './runJobs.js';
 
 export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds, jobs: RunJobs): Router {
@@ -47,6 +48,12 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
       if (state.is !== 'running') response.end();
     });
     response.on('close', stop);
+  });
+
+  router.get('/courses/:id/moments/redated', async (request, response) => {
+    const person = askerOf(request);
+    const course = await courseFor(reading.manager, 'change', person, request.params.id, now().slice(0, 10));
+    response.json(await redatedIn({ manager: reading.manager, grounds }, course, person.id));
   });
 
   router.post('/runs/:id/takeBack', async (request, response) => {

@@ -5,6 +5,7 @@ import { addItem, placeItem, putBackItem, removeItem } from '../courses/edit/arr
 import { duplicateItem } from '../courses/edit/duplicateItem.js';
 import { addShell, archiveCourse, editCourse, removeShell } from '../courses/edit/editCourse.js';
 import { editItem } from '../courses/edit/editItem.js';
+import { moveMoments } from '../courses/edit/moveMoments.js';
 import { markItem } from '../courses/edit/markItem.js';
 import { addRecipe, changeRecipe, removeRecipe } from '../recipes/recipeCommands.js';
 import { loadRoster } from '../roster/loadRoster.js';
@@ -27,6 +28,7 @@ export const COMMANDS = {
   putBackItem,
   duplicateItem,
   markItem,
+  moveMoments,
   editCourse,
   archiveCourse,
   addShell,

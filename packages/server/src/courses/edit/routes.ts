@@ -4,6 +4,7 @@ import {
   courseEditSchema,
   itemEditSchema,
   markEditSchema,
+  momentMovesSchema,
   newItemSchema,
   newShellSchema,
   placeSchema,
@@ -19,6 +20,7 @@ import { courseFor } from '../../people/rights.js';
 import type { EditOf } from './editing.js';
 
 const checkEdit = checked(itemEditSchema);
+const checkMoves = checked(momentMovesSchema);
 const checkNew = checked(newItemSchema);
 const checkPlace = checked(placeSchema);
 const checkMark = checked(markEditSchema);
@@ -42,6 +44,11 @@ export function courseEditRoutes({ reading, writer, clock }: Server): Router {
     const edit = checkEdit(request.body);
     const of = await editOf(request, 'change');
     response.json(await writer.run('editItem', { ...of, key: request.params.key, ...edit }));
+  });
+  router.put('/courses/:id/moments', async (request, response) => {
+    const { version, moves } = checkMoves(request.body);
+    const of = await editOf(request, 'change');
+    response.json(await writer.run('moveMoments', { ...of, version, moves }));
   });
   router.post('/courses/:id/items', async (request, response) => {
     const { kind, title, parent } = checkNew(request.body);

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 import { useCourseStore } from '../courseStore.js';
+import ManyDates from './ManyDates.vue';
 import { datesOf, monthOf, monthsOf } from './months.js';
 
 const course = useCourseStore();
@@ -32,6 +33,8 @@ const weekdays = computed(() =>
 );
 const MOST_A_DAY = 4;
 
+/** One page for looking, one for moving many. */
+const isMany = ref(false);
 const scroller = ref<HTMLElement | null>(null);
 const ROW = 28;
 const { inSight, height, scrollTo } = useRowWindow(scroller, () => dates.value.length, ROW);
@@ -48,78 +51,101 @@ function turn(by: 1 | -1): void {
 </script>
 
 <template>
-  <div class="dates">
-    <section class="month" aria-label="Month">
-      <p class="head">
-        <button class="plain-link" :disabled="shown === 0" @click="turn(-1)">earlier</button>
-        <b>{{ monthWord(month.month) }} {{ month.year }}</b>
-        <button class="plain-link" :disabled="shown === months.length - 1" @click="turn(1)">later</button>
-      </p>
-      <table>
-        <thead>
-          <tr>
-            <th v-for="day in weekdays" :key="day" scope="col">{{ day }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="week in month.weeks" :key="week[0]!.day">
-            <td
-              v-for="day in week"
-              :key="day.day"
-              :class="{
-                other: !day.isInMonth,
-                closed: day.closure !== '',
-                exam: day.isExam,
-                outside: !day.isInTerm,
-                today: day.day === today,
-              }"
+  <div class="dates-page">
+    <p v-if="course.mayChange" class="ways">
+      <button class="way-to-look" :aria-pressed="!isMany" @click="isMany = false">month by month</button>
+      <button class="way-to-look" :aria-pressed="isMany" @click="isMany = true">many at once</button>
+    </p>
+    <ManyDates v-if="isMany" />
+    <div v-else class="dates">
+      <section class="month" aria-label="Month">
+        <p class="head">
+          <button class="plain-link" :disabled="shown === 0" @click="turn(-1)">earlier</button>
+          <b>{{ monthWord(month.month) }} {{ month.year }}</b>
+          <button class="plain-link" :disabled="shown === months.length - 1" @click="turn(1)">later</button>
+        </p>
+        <table>
+          <thead>
+            <tr>
+              <th v-for="day in weekdays" :key="day" scope="col">{{ day }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="week in month.weeks" :key="week[0]!.day">
+              <td
+                v-for="day in week"
+                :key="day.day"
+                :class="{
+                  other: !day.isInMonth,
+                  closed: day.closure !== '',
+                  exam: day.isExam,
+                  outside: !day.isInTerm,
+                  today: day.day === today,
+                }"
+              >
+                <span class="number">{{ day.date }}</span>
+                <span v-if="day.closure" class="closure">{{ day.closure }}</span>
+                <ul v-if="day.isInMonth && day.dates.length > 0">
+                  <li v-for="date in day.dates.slice(0, MOST_A_DAY)" :key="date.id">
+                    <button
+                      :title="`${ROLE_WORDS[date.role]} ${momentWords(date.at)}: ${date.title}`"
+                      @click="open(date.key)"
+                    >
+                      <span class="role">{{ date.role === 'starts' ? date.at.slice(11) : ROLE_WORDS[date.role] }}</span>
+                      {{ date.title }}
+                    </button>
+                  </li>
+                  <li v-if="day.dates.length > MOST_A_DAY" class="quiet">
+                    and {{ day.dates.length - MOST_A_DAY }} more
+                  </li>
+                </ul>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section class="list" aria-label="All dates">
+        <h2>{{ count(dates.length, 'date') }}</h2>
+        <div ref="scroller" class="scroller" tabindex="0" role="list" aria-label="Dates in order">
+          <div class="all" :style="{ height: `${height}px` }" role="presentation">
+            <div
+              v-for="{ index, start } in inSight"
+              :key="dates[index]!.id"
+              class="row"
+              role="listitem"
+              :style="{ transform: `translateY(${start}px)` }"
             >
-              <span class="number">{{ day.date }}</span>
-              <span v-if="day.closure" class="closure">{{ day.closure }}</span>
-              <ul v-if="day.isInMonth && day.dates.length > 0">
-                <li v-for="date in day.dates.slice(0, MOST_A_DAY)" :key="date.id">
-                  <button
-                    :title="`${ROLE_WORDS[date.role]} ${momentWords(date.at)}: ${date.title}`"
-                    @click="open(date.key)"
-                  >
-                    <span class="role">{{ date.role === 'starts' ? date.at.slice(11) : ROLE_WORDS[date.role] }}</span>
-                    {{ date.title }}
-                  </button>
-                </li>
-                <li v-if="day.dates.length > MOST_A_DAY" class="quiet">and {{ day.dates.length - MOST_A_DAY }} more</li>
-              </ul>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section class="list" aria-label="All dates">
-      <h2>{{ count(dates.length, 'date') }}</h2>
-      <div ref="scroller" class="scroller" tabindex="0" role="list" aria-label="Dates in order">
-        <div class="all" :style="{ height: `${height}px` }" role="presentation">
-          <div
-            v-for="{ index, start } in inSight"
-            :key="dates[index]!.id"
-            class="row"
-            role="listitem"
-            :style="{ transform: `translateY(${start}px)` }"
-          >
-            <span class="at">{{ momentWords(dates[index]!.at) }}</span>
-            <span class="quiet">{{ ROLE_WORDS[dates[index]!.role] }}</span>
-            <button class="title" @click="open(dates[index]!.key)">
-              {{ dates[index]!.title }}
-              <small v-if="dates[index]!.whom" class="quiet">for {{ dates[index]!.whom }}</small>
-            </button>
-            <span class="quiet small">{{ KIND_WORDS[dates[index]!.kind].one }}</span>
+              <span class="at">{{ momentWords(dates[index]!.at) }}</span>
+              <span class="quiet">{{ ROLE_WORDS[dates[index]!.role] }}</span>
+              <button class="title" @click="open(dates[index]!.key)">
+                {{ dates[index]!.title }}
+                <small v-if="dates[index]!.whom" class="quiet">for {{ dates[index]!.whom }}</small>
+              </button>
+              <span class="quiet small">{{ KIND_WORDS[dates[index]!.kind].one }}</span>
+            </div>
           </div>
+          <p v-if="dates.length === 0" class="quiet">Nothing here has a date yet.</p>
         </div>
-        <p v-if="dates.length === 0" class="quiet">Nothing here has a date yet.</p>
-      </div>
-    </section>
+      </section>
+    </div>
   </div>
 </template>
 
 <style scoped>
+.dates-page {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+
+.ways {
+  flex: none;
+  display: flex;
+  gap: 16px;
+  padding: 8px var(--margin) 0;
+}
+
 .dates {
   flex: 1;
   min-height: 0;

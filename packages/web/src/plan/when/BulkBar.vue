@@ -1,21 +1,20 @@
 <script setup lang="ts">
-import { KIND_WORDS, weekdayWord, type Kind, type PreviewDate, type RuleName } from '@yarin/core';
+import { KIND_WORDS, type Kind, type PreviewDate, type RuleName } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import { RULE_WORDS } from '../planWords.js';
 import type { Reach } from '../usePlanDates.js';
-import { byDays, toNextClass, toWeekday, type Moves } from './bulkMoves.js';
+import type { Moves } from '../../shared/dates/bulkMoves.js';
+import MoveControls from '../../shared/dates/MoveControls.vue';
 
 /** What can be done to many dates at once. Everything here can be undone. */
 const { dates } = defineProps<{ dates: readonly PreviewDate[] }>();
 const emit = defineEmits<{ done: [] }>();
 
 const plan = usePlanStore();
-const days = ref(1);
 const reach = ref<Reach>('byItem');
 const words = computed(() => count(dates.length, 'date'));
-const calendar = computed(() => plan.view!.shell.calendar);
 
 const kinds = computed(() => [...new Set(dates.map(({ kind }) => kind))]);
 const things = computed(() => new Set(dates.map(({ item }) => item)).size);
@@ -31,9 +30,6 @@ const reaches = computed((): readonly { readonly value: Reach; readonly words: s
 function move(moves: Moves, how: string): void {
   plan.setByHand(moves, `move ${count(Object.keys(moves).length, 'date')} ${how}`);
 }
-const later = (by: number): void =>
-  move(byDays(dates, by), `${count(Math.abs(by), 'day')} ${by < 0 ? 'earlier' : 'later'}`);
-
 function otherRule(event: Event): void {
   const field = event.target as HTMLSelectElement;
   const rule = field.value === 'rest' ? undefined : { rule: field.value as RuleName };
@@ -41,32 +37,12 @@ function otherRule(event: Event): void {
   const which = reaches.value.find(({ value }) => value === reach.value)!.words;
   plan.goOtherwise(reach.value, dates, rule, `another rule for ${which}`);
 }
-function toDay(event: Event): void {
-  const field = event.target as HTMLSelectElement;
-  const weekday = Number(field.value);
-  field.value = '';
-  move(toWeekday(dates, weekday, calendar.value.weekStartsOn), `to ${weekdayWord(weekday)}`);
-}
 </script>
 
 <template>
   <div class="bulk" role="group" :aria-label="`${words} chosen`">
     <b>{{ words }}</b>
-    <form class="by" @submit.prevent="later(days)">
-      <input v-model.number="days" type="number" min="-366" max="366" aria-label="How many days later" />
-      <button class="plain-link" type="submit">days later</button>
-    </form>
-    <button
-      class="plain-link"
-      :disabled="plan.view!.shell.meetings.length === 0"
-      @click="move(toNextClass(dates, plan.view!.shell), 'to the next class')"
-    >
-      next class
-    </button>
-    <select aria-label="To another weekday of the same week" @change="toDay">
-      <option value="" selected disabled>weekday</option>
-      <option v-for="day in 7" :key="day" :value="day">{{ weekdayWord(day) }}</option>
-    </select>
+    <MoveControls :dates="dates" :time="plan.view!.shell" @move="move" />
     <span class="rule">
       <select aria-label="By another rule" @change="otherRule">
         <option value="" selected disabled>other rule</option>
@@ -99,19 +75,9 @@ b {
   color: var(--ink);
 }
 
-.by,
 .rule {
   display: inline-flex;
   gap: 6px;
   align-items: center;
-}
-
-input {
-  width: 56px;
-}
-
-button:disabled {
-  color: var(--ash-ink);
-  cursor: default;
 }
 </style>

@@ -6,15 +6,15 @@ import { useKeys } from '../../shared/useKeys.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { along } from './bulkMoves.js';
+import { along } from '../../shared/dates/bulkMoves.js';
 import BulkBar from './BulkBar.vue';
-import DatesTable from './DatesTable.vue';
+import DatesTable from '../../shared/dates/DatesTable.vue';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
 import SectionsCompared from './SectionsCompared.vue';
 import { standingDates } from './standingDates.js';
 import WeaveChart from './WeaveChart.vue';
-import { useSelection } from './useSelection.js';
+import { useSelection } from '../../shared/dates/useSelection.js';
 import { weaveOf } from './weaveGeometry.js';
 
 const plan = usePlanStore();

@@ -8,6 +8,7 @@ import type {
   NewItem,
   NewShell,
   PairView,
+  Redated,
 } from '@yarin/core';
 import { get, patch, post, put, remove } from './client.js';
 
@@ -57,3 +58,9 @@ export interface TermView {
   readonly lastDay: string;
 }
 export const fetchTerms = () => get<{ terms: TermView[] }>('/terms').then(({ terms }) => terms);
+
+const moments = (id: string): string => `${course(id)}/moments`;
+/** @param version  of the course, as it was seen */
+export const moveMoments = (id: string, version: number, moves: Readonly<Record<string, string>>) =>
+  put<{ before: Record<string, string> }>(moments(id), { version, moves });
+export const fetchRedated = (id: string) => get<Redated>(`${moments(id)}/redated`);

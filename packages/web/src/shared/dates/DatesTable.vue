@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
-import { useRowWindow } from '../../shared/useRowWindow.js';
+import { useRowWindow } from '../useRowWindow.js';
 
-const { dates, doubtful, movable, fromOf, chosen } = defineProps<{
+const {
+  dates,
+  doubtful,
+  movable,
+  fromOf,
+  chosen,
+  backWords = 'back to the rule',
+} = defineProps<{
   dates: readonly PreviewDate[];
   doubtful: ReadonlySet<string>;
   movable: boolean;
   /** Of several sources: where a date is from. */
   fromOf?: ((date: PreviewDate) => string) | undefined;
+  /** What gives a date set by hand back: “back to the rule”. */
+  backWords?: string;
   /** Ids of the rows that are chosen. */
   chosen: ReadonlySet<string>;
 }>();
@@ -23,8 +32,9 @@ const emit = defineEmits<{
 const focused = defineModel<number>('focused', { required: true });
 
 const ROW = 29;
+const ROWS_BEFORE = 3;
 const scroller = ref<HTMLElement | null>(null);
-const { inSight, height, reveal } = useRowWindow(scroller, () => dates.length, ROW);
+const { inSight, height, reveal, scrollTo } = useRowWindow(scroller, () => dates.length, ROW);
 const editing = ref<string | null>(null);
 const edited = ref('');
 const picker = useTemplateRef<{ focus(): void }[]>('picker');
@@ -46,7 +56,12 @@ function edit(): void {
   edited.value = date.to ?? date.from;
   void nextTick(() => picker.value?.[0]?.focus());
 }
-defineExpose({ edit });
+/** Scrolls so that a row stands near the top, with some before it. */
+function showFrom(index: number): void {
+  focused.value = index;
+  void nextTick(() => scrollTo((index - ROWS_BEFORE) * ROW));
+}
+defineExpose({ edit, showFrom });
 
 function close(): void {
   editing.value = null;
@@ -96,6 +111,12 @@ function pasted(event: ClipboardEvent): void {
     cells.map((cell) => cell.split('\t')[0]!),
   );
   event.preventDefault();
+}
+
+/** What stays where it stands is quiet. */
+function faceOf({ id, rule, from, to }: PreviewDate): string {
+  if (doubtful.has(id)) return 'doubtful';
+  return rule === 'keep' && from === to ? 'quiet' : 'moved';
 }
 
 function why(date: PreviewDate): string {
@@ -175,7 +196,7 @@ function why(date: PreviewDate): string {
           />
           <template v-else>
             <span v-if="dates[index]!.rule === 'byHand'" class="hand" title="set by hand"></span>
-            <span :class="doubtful.has(dates[index]!.id) ? 'doubtful' : 'moved'">{{
+            <span :class="faceOf(dates[index]!)">{{
               dates[index]!.to ? momentWords(dates[index]!.to!) : 'no date'
             }}</span>
           </template>
@@ -187,7 +208,7 @@ function why(date: PreviewDate): string {
             class="plain-link"
             @click.stop="emit('back', dates[index]!)"
           >
-            back to the rule
+            {{ backWords }}
           </button>
           <button v-else-if="index === focused && movable && editing === null" class="plain-link" @click.stop="edit">
             set by hand

@@ -1,0 +1,94 @@
+import { contentHash, momentWords, parseDay, type Problem, type SnapshotItem } from '@yarin/core';
+import { CourseRow } from '../../database/entities/course.js';
+import { conflict, notFound, unusable } from '../../http/httpProblem.js';
+import { nativeHash } from '../../runs/nativeHash.js';
+import type { Command } from '../../writer/command.js';
+import { readSnapshot } from '../courseStore.js';
+import { courseChanged, type EditOf } from './editing.js';
+
+export interface MomentMoves extends EditOf {
+  /** Of the course, as the person saw it. */
+  readonly version: number;
+  /** New moment by the key of an old one. */
+  readonly moves: Readonly<Record<string, string>>;
+}
+
+const pointer = (key: string): string => `/moves/${key.replaceAll('~', '~0').replaceAll('/', '~1')}`;
+
+/** What stands in the way: dates on no calendar, moments that are gone, ends before their starts. */
+function problemsOf(items: readonly SnapshotItem[], moves: MomentMoves['moves']): Problem[] {
+  const known = new Set(items.flatMap(({ moments = [] }) => moments.map(({ id }) => id)));
+  const problems: Problem[] = [];
+  for (const [key, at] of Object.entries(moves)) {
+    if (!known.has(key))
+      problems.push({
+        code: 'noSuchMoment',
+        message: 'One of these dates was taken out meanwhile; load the page again.',
+        where: pointer(key),
+      });
+    else if (Number.isNaN(parseDay(at)))
+      problems.push({
+        code: 'noSuchDate',
+        message: `${at.slice(0, 10)} is not on any calendar; give a date that exists.`,
+        where: pointer(key),
+      });
+  }
+  for (const { title, moments = [] } of items)
+    for (const ends of moments.filter(({ role }) => role === 'ends')) {
+      const starts = moments.find((each) => each.role === 'starts' && each.for === ends.for);
+      if (starts === undefined || (moves[starts.id] === undefined && moves[ends.id] === undefined)) continue;
+      const [from, to] = [moves[starts.id] ?? starts.at, moves[ends.id] ?? ends.at];
+      if (to < from)
+        problems.push({
+          code: 'endBeforeStart',
+          message: `“${title}” would end ${momentWords(to)}, before it starts ${momentWords(from)}; move both.`,
+          where: pointer(moves[ends.id] === undefined ? starts.id : ends.id),
+        });
+    }
+  return problems;
+}
+
+/** Moves many dates of a course in one step; returns where they stood, so that they can be put back. */
+export const moveMoments: Command<MomentMoves, { readonly before: Record<string, string> }> = async (
+  { manager },
+  edit,
+) => {
+  const { courseId, version, moves, at, doer } = edit;
+  const row = await manager.findOneBy(CourseRow, { id: courseId });
+  if (row === null) throw notFound('This course was removed meanwhile. Nothing was saved.');
+  if (row.version !== version)
+    throw conflict('Somebody changed this course meanwhile. Nothing was moved; load the page again and look at both.');
+  const { items } = (await readSnapshot(manager, courseId))!;
+  const problems = problemsOf(items, moves);
+  if (problems.length > 0) throw unusable(problems[0]!.message, problems);
+
+  const before: Record<string, string> = {};
+  const changed = items.flatMap((item) => {
+    const moments = (item.moments ?? []).map((moment) => {
+      const to = moves[moment.id];
+      if (to === undefined || to === moment.at) return moment;
+      before[moment.id] = moment.at;
+      return { ...moment, at: to };
+    });
+    if (moments.every((moment, index) => moment === item.moments![index])) return [];
+    return [{ key: item.id, hash: contentHash({ ...item, moments }, item.bodyHash, nativeHash) }];
+  });
+  await manager.query(
+    `UPDATE moment SET at = (SELECT value FROM json_each(?) WHERE key = moment.key)
+      WHERE course_id = ? AND key IN (SELECT key FROM json_each(?))`,
+    [JSON.stringify(moves), courseId, JSON.stringify(moves)],
+  );
+  await manager.query(
+    `UPDATE item SET content_hash = changed.hash, edited_at = ?, edited_by = ?, version = version + 1
+       FROM (SELECT value->>'key' AS key, value->>'hash' AS hash FROM json_each(?)) AS changed
+      WHERE item.course_id = ? AND item.key = changed.key`,
+    [at, doer.personId, JSON.stringify(changed), courseId],
+  );
+  const count = Object.keys(before).length;
+  await courseChanged(
+    manager,
+    edit,
+    `moved ${count} ${count === 1 ? 'date' : 'dates'} on ${changed.length} ${changed.length === 1 ? 'thing' : 'things'}`,
+  );
+  return { before };
+};
