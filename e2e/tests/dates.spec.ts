@@ -223,3 +223,30 @@ test('after the run: the calendar changed, and the course is dated anew but for 
   await page.getByRole('button', { name: 'by the calendar as it is now' }).click();
   await expect(anew).toContainText('Every date that was brought stands where its rule puts it');
 });
+
+test('points, category and attempts are set for many at once in the plan, and land in the new course', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openDates(page);
+  await page.getByRole('button', { name: 'points and more' }).click();
+  await page.getByRole('checkbox', { name: 'Choose Quiz 4, due' }).check();
+  await page.getByRole('checkbox', { name: 'Choose Quiz 1, due' }).check();
+  const work = page.getByRole('group', { name: 'Set for 2 works' });
+  await work.getByRole('textbox', { name: 'Points' }).fill('25');
+  await work.getByRole('button', { name: 'points' }).click();
+  await work.getByRole('textbox', { name: 'Attempts' }).fill('3');
+  await work.getByRole('button', { name: 'attempts' }).click();
+  await expect(row(page, /Quiz 4 due/)).toContainText('25 points · Quizzes · 3 attempts');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(row(page, /Quiz 4 due/)).not.toContainText('3 attempts');
+  await page.getByRole('button', { name: 'redo' }).click();
+  await work.getByRole('combobox', { name: 'Category' }).selectOption('Lab reports');
+  await expect(row(page, /Quiz 1 due/)).toContainText('25 points · Lab reports · 3 attempts');
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+  await page.goto(`${app.address}/course/eco214-s27-02/gradebook`);
+  await expect(page.getByRole('row', { name: /^Quiz 4/ })).toContainText('25');
+  await expect(page.getByRole('row', { name: /^Quiz 5/ })).toContainText('20');
+});

@@ -80,6 +80,7 @@ export {
   type NewShell,
   type NewTermEdit,
 } from './schemas/edits.js';
+export type { WorkSet, WorkSets } from './schemas/choices.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { Landing, NarrowPolicy, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';

@@ -1,9 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Decisions, DoubtCause, Policy, PreviewDate } from '@yarin/core';
+import type { Decisions, DoubtCause, Policy, PreviewDate, WorkSet } from '@yarin/core';
 import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
 import { along, byDays, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
+import { workOf, workWords } from '../src/plan/when/workWords.js';
 import { useSelection } from '../src/shared/dates/useSelection.js';
 
 const date = (id: string, to: string | null, part: Partial<PreviewDate> = {}): PreviewDate => ({
@@ -189,5 +190,40 @@ describe('dates of a course that are being moved', () => {
     expect(draft.changed.value).toEqual({});
     draft.move({ 'q-due': '2027-02-17T23:59' }, 'to where it stands');
     expect(draft.changed.value).toEqual({});
+  });
+});
+
+describe('work beside its dates', () => {
+  const quiz = {
+    id: 'q',
+    kind: 'quiz' as const,
+    title: 'Quiz',
+    contentHash: '',
+    points: 20,
+    links: [{ type: 'gradedIn' as const, to: 'line' }],
+    details: { attempts: 2, minutesAllowed: 30 },
+  };
+  const line = {
+    id: 'line',
+    kind: 'lineItem' as const,
+    title: 'Quiz',
+    contentHash: '',
+    links: [{ type: 'gradedIn' as const, to: 'cat' }],
+  };
+  const words = (set: WorkSet | undefined): string =>
+    workWords(
+      workOf(quiz, set, (id) => (id === 'line' ? line : undefined))!,
+      (id) => ({ cat: 'Quizzes', labs: 'Labs' })[id] ?? '',
+    );
+
+  it('is said in few words, as it is and as it was set', () => {
+    expect(words(undefined)).toBe('20 points · Quizzes · 2 attempts · 30 min');
+    expect(words({ points: 1, category: 'labs', attempts: 0, minutesAllowed: null })).toBe(
+      '1 point · Labs · any number of attempts',
+    );
+    expect(words({ points: null })).toBe('no points · Quizzes · 2 attempts · 30 min');
+  });
+  it('what is no work has none', () => {
+    expect(workOf({ ...quiz, kind: 'page' }, undefined, () => undefined)).toBeUndefined();
   });
 });

@@ -9,6 +9,7 @@ import type { ItemState, Link, Moment } from '../schemas/course.js';
 import { hasContent } from '../words/textOf.js';
 import { arrange } from './arrange.js';
 import { isWritten, type PlanLine, type Verb } from './line.js';
+import { landingSets, type LandingSets } from './workSets.js';
 import type { PlanIndex } from './preview.js';
 
 /** An item of the new course as it will stand. */
@@ -52,6 +53,8 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
   };
   const positions = positionsOf(index, lines, parentAt);
   const stateOf = landingStates(source, choices);
+  const sets = landingSets(source.items, decisions.sets);
+  const comesTo = (id: string): string | null => toAt[choice.placeOf.get(id) ?? -1] ?? null;
   const dateOf = datesInOrder(retimed);
   const written = new Map<string, PreviewItem>();
   const answering = new Map<string, { from: string; verb: Verb }>();
@@ -74,11 +77,11 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
       title: item.title,
       contentHash: item.contentHash,
       moments,
-      links: landedLinks(item, isPlace, newId),
+      links: inCategory(landedLinks(item, isPlace, newId), item, sets, comesTo),
       state: isPlace || undated || asked || line.reword === true ? 'draft' : stateOf(item),
-      points: item.points,
+      points: sets.pointsOf(item),
       bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
-      details: isPlace ? { placeKept: true } : landedDetails(item, there, choices),
+      details: isPlace ? { placeKept: true } : sets.detailsOf(item, landedDetails(item, there, choices)),
       parent: there === undefined ? parentAt(at) : there.parent,
       position: there === undefined ? positions.get(line.to) : there.position,
       from: item.id,
@@ -149,6 +152,20 @@ function landedLinks({ links = NO_LINKS }: SnapshotItem, isPlace: boolean, newId
   const kept = isPlace ? links.filter(({ type }) => type === 'gradedIn') : links;
   if (kept.every(({ to, course }) => course !== undefined || newId(to) === to)) return kept;
   return kept.map((link) => (link.course === undefined ? { ...link, to: newId(link.to) } : link));
+}
+
+/** A line goes into the category that was set for its work, when that one comes or stands in the shell. */
+function inCategory(
+  links: Link[],
+  item: SnapshotItem,
+  sets: LandingSets,
+  comesTo: (id: string) => string | null,
+): Link[] {
+  if (item.kind !== 'lineItem') return links;
+  const set = sets.categoryOf(item);
+  const category = set === undefined ? null : comesTo(set);
+  if (category === null) return links;
+  return [...links.filter(({ type }) => type !== 'gradedIn'), { type: 'gradedIn', to: category }];
 }
 
 /** Work lands as plain work, without its originality check; a discussion without the teacher's opening post, if so chosen. */

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { WAYS } from '../course/attributes.js';
 import { momentAtSchema } from './calendar.js';
 import { policySchema } from './retimeJob.js';
 
@@ -85,6 +86,24 @@ export const answerSchema = Type.Object(
 );
 export type Answer = Static<typeof answerSchema>;
 
+/** What is set for one work beside its dates; `null` takes the value away, what is not named stays. */
+export const workSetSchema = Type.Object(
+  {
+    points: Type.Optional(Type.Union([Type.Number({ minimum: 0, maximum: 100_000 }), Type.Null()])),
+    category: Type.Optional(
+      Type.String({ description: 'A category of the source, for the line that the work is graded in.' }),
+    ),
+    attempts: Type.Optional(Type.Union([Type.Integer({ minimum: 0, maximum: 100 }), Type.Null()])),
+    minutesAllowed: Type.Optional(Type.Union([Type.Integer({ minimum: 1, maximum: 1440 }), Type.Null()])),
+    ways: Type.Optional(
+      Type.Array(Type.Unsafe<(typeof WAYS)[number]>(Type.Union(WAYS.map((way) => Type.Literal(way)))), { maxItems: 5 }),
+    ),
+  },
+  { additionalProperties: false },
+);
+export type WorkSet = Static<typeof workSetSchema>;
+export type WorkSets = Readonly<Record<string, WorkSet>>;
+
 /** What a person decided in a plan; without a policy the proposed one holds. Results are never stored, they are computed. */
 export const decisionsSchema = Type.Object(
   {
@@ -100,6 +119,12 @@ export const decisionsSchema = Type.Object(
       description: 'Doubts called fine as they are: moment id to the new moment and flags it had then.',
     }),
     answers: Type.Optional(Type.Record(Type.String(), answerSchema)),
+    sets: Type.Optional(
+      Type.Record(Type.String(), workSetSchema, {
+        description:
+          'By work: points, category, attempts, time limit and ways of handing in, other than in the source.',
+      }),
+    ),
     recipe: Type.Optional(
       Type.Object(
         { id: Type.String(), name: Type.String({ maxLength: 120 }) },

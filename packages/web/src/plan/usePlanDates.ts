@@ -6,6 +6,7 @@ import {
   type Policy,
   type PreviewDate,
   type Settlement,
+  type WorkSet,
 } from '@yarin/core';
 import type { ComputedRef, ShallowRef } from 'vue';
 import { count } from '../shared/words.js';
@@ -93,5 +94,15 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
     decidePolicy(course, { ...policies.value[course], [reach]: others }, what);
   }
 
-  return { setByHand, settle, settleBy, decidePolicy, goOtherwise, backToRule, takeRuleAway };
+  /** Sets something for works beside their dates; `undefined` leaves them as the old course has them. */
+  function setWork(items: readonly string[], change: WorkSet | undefined, what: string): void {
+    const sets: Record<string, WorkSet> = { ...decisions.value.sets };
+    for (const item of items) {
+      if (change === undefined) delete sets[item];
+      else sets[item] = { ...sets[item], ...change };
+    }
+    decide({ sets }, what);
+  }
+
+  return { setWork, setByHand, settle, settleBy, decidePolicy, goOtherwise, backToRule, takeRuleAway };
 }

@@ -14,6 +14,8 @@ import PolicyBar from './PolicyBar.vue';
 import SectionsCompared from './SectionsCompared.vue';
 import { standingDates } from './standingDates.js';
 import WeaveChart from './WeaveChart.vue';
+import WorkBar from './WorkBar.vue';
+import { workOf, workWords } from './workWords.js';
 import { useSelection } from '../../shared/dates/useSelection.js';
 import { weaveOf } from './weaveGeometry.js';
 
@@ -80,6 +82,18 @@ const heading = computed(() => {
 });
 
 const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
+/** Points and more beside the dates, for those who want them. */
+const showsWork = ref(false);
+const byId = computed(() => new Map(plan.source.items.map((item) => [item.id, item])));
+const beside = computed(() => {
+  if (!showsWork.value) return undefined;
+  const sets = plan.decisions.sets ?? {};
+  const titleOf = (id: string): string => byId.value.get(id)?.title ?? '';
+  return ({ item }: PreviewDate): string => {
+    const work = workOf(byId.value.get(item)!, sets[item], (id) => byId.value.get(id));
+    return work === undefined ? '' : workWords(work, titleOf);
+  };
+});
 const pasted = shallowRef<readonly string[] | null>(null);
 /** A pasted column falls on what is chosen, else on the rows from the focused one on. */
 const pastedOn = computed(() => {
@@ -193,6 +207,9 @@ watch(dates, ({ length }) => {
           only the week of {{ dayWords(week) }} · <button class="plain-link" @click="week = null">all weeks</button>
         </span>
         <span v-if="movable" class="undo">
+          <button class="plain-link" :aria-pressed="showsWork" @click="showsWork = !showsWork">
+            {{ showsWork ? 'why' : 'points and more' }}
+          </button>
           <button v-if="plan.undoable" class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">
             undo
           </button>
@@ -201,6 +218,7 @@ watch(dates, ({ length }) => {
           </button>
         </span>
       </div>
+      <WorkBar v-if="showsWork && movable && chosen.length > 0" :dates="chosen" />
       <DatesTable
         ref="table"
         v-model:focused="focused"
@@ -208,6 +226,7 @@ watch(dates, ({ length }) => {
         :doubtful="doubtful"
         :movable="movable"
         :from-of="fromOf"
+        :beside="beside"
         :chosen="selection.chosen.value"
         @set="(id, at) => setByHand({ [id]: at })"
         @back="(date) => plan.backToRule([date])"

@@ -9,6 +9,7 @@ const {
   movable,
   fromOf,
   chosen,
+  beside,
   backWords = 'back to the rule',
 } = defineProps<{
   dates: readonly PreviewDate[];
@@ -16,6 +17,8 @@ const {
   movable: boolean;
   /** Of several sources: where a date is from. */
   fromOf?: ((date: PreviewDate) => string) | undefined;
+  /** What is said beside a date instead of why it goes there. */
+  beside?: ((date: PreviewDate) => string) | undefined;
   /** What gives a date set by hand back: “back to the rule”. */
   backWords?: string;
   /** Ids of the rows that are chosen. */
@@ -120,6 +123,7 @@ function faceOf({ id, rule, from, to }: PreviewDate): string {
 }
 
 function why(date: PreviewDate): string {
+  if (beside !== undefined) return beside(date);
   const told = explain(date);
   const flags = date.flags.map((flag) => FLAG_WORDS[flag]).join(', ');
   return [flags, told].filter((words) => words !== '').join(' · ');
@@ -145,7 +149,7 @@ function why(date: PreviewDate): string {
       <span role="columnheader">role</span>
       <span role="columnheader">was</span>
       <span role="columnheader">{{ movable ? 'will be' : 'is' }}</span>
-      <span role="columnheader">{{ movable ? 'why' : '' }}</span>
+      <span role="columnheader">{{ beside ? 'work' : movable ? 'why' : '' }}</span>
     </div>
     <div class="all" :style="{ height: `${height}px` }" role="presentation">
       <div
