@@ -49,12 +49,9 @@ export function landingSets(items: readonly SnapshotItem[], sets: WorkSets | und
       const set = sets[id];
       if (set === undefined || !isWork(kind)) return landed;
       const { attempts, minutesAllowed, ways } = set;
-      const next = { ...landed };
-      for (const [name, value] of Object.entries({ attempts, minutesAllowed, ways })) {
-        if (value === null) delete next[name];
-        else if (value !== undefined) next[name] = value;
-      }
-      return next;
+      const named = Object.entries({ attempts, minutesAllowed, ways }).filter(([, value]) => value !== undefined);
+      const next = { ...landed, ...Object.fromEntries(named) };
+      return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== null));
     },
     categoryOf: ({ id }) => byLine.get(id)?.findLast(({ set }) => set.category !== undefined)?.set.category,
   };

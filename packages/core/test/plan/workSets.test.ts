@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { indexPlan, previewOn, type PreviewItem } from '../../src/plan/preview.js';
+import type { PreviewItem } from '../../src/plan/landing.js';
+import { indexPlan, previewOn } from '../../src/plan/preview.js';
 import type { WorkSets } from '../../src/schemas/choices.js';
 import { asSnapshot, item, newShell, oldCourse } from '../builders.js';
 

@@ -96,11 +96,10 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
 
   /** Sets something for works beside their dates; `undefined` leaves them as the old course has them. */
   function setWork(items: readonly string[], change: WorkSet | undefined, what: string): void {
-    const sets: Record<string, WorkSet> = { ...decisions.value.sets };
-    for (const item of items) {
-      if (change === undefined) delete sets[item];
-      else sets[item] = { ...sets[item], ...change };
-    }
+    const before = decisions.value.sets ?? {};
+    const others = Object.entries(before).filter(([item]) => !items.includes(item));
+    const these = change === undefined ? [] : items.map((item) => [item, { ...before[item], ...change }] as const);
+    const sets = Object.fromEntries<WorkSet>([...others, ...these]);
     decide({ sets }, what);
   }
 
