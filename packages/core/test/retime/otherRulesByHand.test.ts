@@ -37,7 +37,14 @@ describe('rule offset: 12 Jan 2026 and 11 Jan 2027 are both the first Monday, so
     ['the last day', '2026-05-08T12:00', '2027-05-07T12:00'],
     ['four days before the first', '2026-01-08T12:00', '2027-01-07T12:00'],
     ['a week after the last', '2026-05-15T12:00', '2027-05-14T12:00'],
-    ['the start of class goes to the new start where a class meets', '2026-01-14T10:00', '2027-01-13T10:00'],
+    ['the start of class keeps its hour where no class meets', '2026-01-14T10:00', '2027-01-13T10:00'],
+    [
+      'Founders Day comes to Founders Day, where it was closed before',
+      '2026-01-19T12:00',
+      '2027-01-18T12:00',
+      ['closure'],
+    ],
+    ['a Sunday', '2026-01-25T12:00', '2027-01-24T12:00'],
   ];
   it.each(rows)('%s', check({ rule: 'offset' }));
 });
@@ -58,6 +65,8 @@ describe('rule nearest, Mon→Tue and Wed→Thu', () => {
     ['Monday of the exams is not mapped', '2026-05-04T12:00', '2027-05-03T12:00'],
     ['Monday before the term is', '2026-01-05T12:00', '2027-01-05T12:00'],
     ['Monday after the old break lands after the new one', '2026-03-16T12:00', '2027-03-22T12:00', ['closure']],
+    ['Thursday, which is not mapped, comes to Charter Day too', '2026-02-19T12:00', '2027-02-19T12:00', ['closure']],
+    ['Saturday stays', '2026-02-07T12:00', '2027-02-06T12:00'],
   ];
   it.each(rows)('%s', check({ rule: 'nearest', weekdays: { 1: 2, 3: 4 } }));
 });
@@ -96,6 +105,68 @@ describe('rule stretch between terms of 74 and 73 teaching days', () => {
     ['Monday after the old break', '2026-03-16T12:00', '2027-03-08T12:00'],
     ['an exam day goes by week', '2026-05-06T09:00', '2027-05-05T09:00'],
     ['a day after the term goes by week', '2026-05-19T12:00', '2027-05-18T12:00'],
+    // Teaching day 27 of 74 has its base at day 27 of 73, Wed 17 Feb.
+    ['Wednesday of week 6', '2026-02-18T12:00', '2027-02-17T12:00'],
+    [
+      'Thursday of week 6: the only Thursday near is Charter Day',
+      '2026-02-19T12:00',
+      '2027-02-19T12:00',
+      ['otherWeekday'],
+    ],
+    [
+      'Friday of week 6 has its base on Mon 22 Feb, and Friday three days before',
+      '2026-02-20T12:00',
+      '2027-02-19T12:00',
+    ],
+    ['Monday of week 7 has its base on Tuesday', '2026-02-23T12:00', '2027-02-22T12:00'],
+    ['Friday of week 7 has its base on Mon 1 Mar', '2026-02-27T12:00', '2027-02-26T12:00'],
+    ['Monday of week 8', '2026-03-02T12:00', '2027-03-01T12:00'],
+    ['Wednesday of week 8, the 37th teaching day', '2026-03-04T12:00', '2027-03-03T12:00'],
+    ['Thursday of week 8, from where bases are a day less', '2026-03-05T12:00', '2027-03-04T12:00'],
+    ['Saturday hangs on its Friday', '2026-03-07T12:00', '2027-03-06T12:00'],
+    ['Tuesday after the old break', '2026-03-17T12:00', '2027-03-09T12:00'],
+    ['Friday of that week', '2026-03-20T12:00', '2027-03-12T12:00'],
+    ['the Monday after it goes behind the new break', '2026-03-23T12:00', '2027-03-22T12:00'],
+    ['Founders Day hangs on Tuesday, and Monday is closed', '2026-01-19T12:00', '2027-01-19T12:00', ['otherWeekday']],
+    [
+      'Wednesday of the break is five days before Mon 8 Mar, but not before Fri 5 Mar',
+      '2026-03-11T12:00',
+      '2027-03-05T12:00',
+      ['wasInBreak'],
+    ],
   ];
   it.each(rows)('%s', check({ rule: 'stretch' }));
+});
+
+/** Days of all sorts: before, in and after the term, closed, in the break, in the exams, on weekends. */
+const DAYS: [name: string, at: string, wasInside: boolean][] = [
+  ['the first day', '2026-01-12T23:59', true],
+  ['a class', '2026-01-14T10:00', true],
+  ['the end of a class', '2026-01-14T11:15', true],
+  ['a holiday', '2026-01-19T12:00', true],
+  ['a Saturday', '2026-01-24T12:00', true],
+  ['a Sunday', '2026-01-25T23:59', true],
+  ['a Friday', '2026-02-20T17:00', true],
+  ['the last day before the break', '2026-03-06T12:00', true],
+  ['the break', '2026-03-11T12:00', true],
+  ['the Sunday that ends it', '2026-03-15T23:59', true],
+  ['the night on which clocks change', '2026-03-08T02:30', true],
+  ['the last teaching day', '2026-05-01T12:00', true],
+  ['an exam', '2026-05-06T09:00', true],
+  ['the last day', '2026-05-08T23:59', true],
+  ['the week before', '2026-01-08T12:00', false],
+  ['the week after', '2026-05-15T12:00', false],
+];
+describe('rule keep leaves every date where it was, and says what lies outside the new term now', () => {
+  it.each(DAYS)('%s', (name, at, wasInside) => check({ rule: 'keep' })(name, at, at, wasInside ? ['outsideTerm'] : []));
+});
+describe('rule clear takes every date away, and asks nothing', () => {
+  it.each(DAYS)('%s', (_name, at) => {
+    const result = retime(aJob([{ id: 'm', role: 'due', at }], { policy: { rule: 'clear' } }));
+    expect(result.ok && result.value[0]).toMatchObject({ to: null, rule: 'clear', flags: [] });
+  });
+  it('a date of another term is still told', () => {
+    const result = retime(aJob([{ id: 'm', role: 'due', at: '2025-10-01T12:00' }], { policy: { rule: 'clear' } }));
+    expect(result.ok && result.value[0]!.flags).toEqual(['otherTerm']);
+  });
 });
