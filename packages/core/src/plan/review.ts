@@ -1,4 +1,5 @@
 import { doubtCauses, type DoubtCause } from '../retime/causes.js';
+import { classesWithoutEvent } from './classSeries.js';
 import { looseEndsOf, type LooseEnd } from './looseEnds.js';
 import { originOf } from './joinSources.js';
 import type { PlanInput, Preview } from './preview.js';
@@ -26,6 +27,9 @@ export function reviewPlan(
   }));
   return {
     causes: doubtCauses(parts, decisions.settled),
-    looseEnds: looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
+    looseEnds: [
+      ...looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
+      ...classesWithoutEvent({ source, shell, joined }, dates),
+    ],
   };
 }
