@@ -121,7 +121,10 @@ describe('calendars', () => {
       .expect(409);
 
     const time: CourseCalendarView = (await marant.get('/api/courses/eco214-s27-02/calendar').expect(200)).body;
-    expect(time.parts.map(({ name }) => name)).toEqual(['Spring 2027, first eight weeks']);
+    expect(time.parts.map(({ name }) => name)).toEqual([
+      'Spring 2027, first eight weeks',
+      'Second half of Spring 2027',
+    ]);
     const { additions, meetings, version } = time;
     await marant
       .put('/api/courses/eco214-s27-02/calendar')

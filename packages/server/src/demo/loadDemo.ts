@@ -1,6 +1,6 @@
 import { copyFile, mkdir, readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Calendar, Course, LearnerSort, Problem } from '@yarin/core';
+import type { Calendar, Course, LearnerSort, NewTermEdit, Problem } from '@yarin/core';
 import { readCalendar, readCourse, readRoster, readTable, ROSTER_FILES, type RosterFiles } from '@yarin/formats';
 import type { DataSource } from 'typeorm';
 import { PersonRow } from '../database/entities/person.js';
@@ -51,6 +51,8 @@ export async function loadDemo(
       calendar: calendars.get(name) ?? { name, firstDay, lastDay, timeZone: 'America/Chicago' },
     })),
   );
+  for (const part of JSON.parse(await read('parts.json')) as (NewTermEdit & { readonly id: string })[])
+    await writer.run('addTerm', part);
   await writer.run('addPeople', [...roster.people]);
 
   const termIds = new Map(roster.terms.map(({ id, name }) => [name, id]));

@@ -126,6 +126,10 @@ function setDay(closure: Closure, side: 'from' | 'to', date: string): void {
 </template>
 
 <style scoped>
+section {
+  overflow-x: auto;
+}
+
 td {
   height: 28px;
   padding: 0 8px 0 0;
