@@ -67,7 +67,7 @@ export {
 } from './plan/preview.js';
 export type { PreviewItem } from './plan/landing.js';
 export { isGraded, retimeJobOf } from './plan/dates.js';
-export { retimeFromAnyTerm } from './plan/olderTerms.js';
+export { retimeForSections } from './plan/sharedShell.js';
 export { calendarChange, type CalendarChange, type ChangedDate } from './plan/calendarChange.js';
 export type { Calendar, CalendarAdditions, Closure, Meeting } from './schemas/calendar.js';
 export {

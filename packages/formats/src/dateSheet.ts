@@ -12,7 +12,7 @@ const spaced = (at: string | null): string => at?.replace('T', ' ') ?? '';
 export function writeDateSheet(dates: readonly PreviewDate[]): string {
   const rows = dates.map((date) => [
     date.id,
-    date.title,
+    date.for === undefined ? date.title : `${date.title} (for ${date.for})`,
     KIND_WORDS[date.kind as Kind].one,
     ROLE_WORDS[date.role],
     spaced(date.from),

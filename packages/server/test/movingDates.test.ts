@@ -129,3 +129,29 @@ describe('the dates of a course after it was brought', () => {
     await (await server.as('p-brandt')).get('/api/courses/eco214-s27-03/moments/redated').expect(403);
   });
 });
+
+it('two sections that share a shell get dates of their own, and all of it is taken back to the byte', async () => {
+  const server = await startServer({ demo: true });
+  try {
+    const marant = await server.as('p-marant');
+    const path = `/api/courses/${COURSE}/calendar`;
+    const { version, additions } = (await marant.get(path).expect(200)).body;
+    const meets = (weekday: number, section: string) => ({ weekday, start: '14:00', end: '15:15', for: section });
+    const meetings = [meets(2, 'A'), meets(4, 'A'), meets(1, 'B'), meets(3, 'B')];
+    await marant.put(path).send({ version, partId: null, additions, meetings }).expect(204);
+    const before = await dumpCourse(server.reading, COURSE);
+    const pair = { sources: ['eco214-s26-01'], destination: COURSE };
+    const { id } = (await marant.post('/api/plans').send(pair).expect(201)).body;
+    const { last } = await runPlan(marant, id);
+    const { items }: CourseView = (await marant.get(`/api/courses/${COURSE}`).expect(200)).body;
+    const lab = items.find(({ title }) => title === 'Lab 3: macroinvertebrate count')!;
+    const dues = lab.moments!.filter(({ role }) => role === 'due').map(({ for: section, at }) => `${section} ${at}`);
+    // Mon 2 Feb 2026 is Monday of week 4: Tue 2 Feb for A, Mon 1 Feb for B.
+    expect(dues.sort()).toEqual(['A 2027-02-02T23:59', 'B 2027-02-01T23:59']);
+    expect((await marant.get(`/api/courses/${COURSE}/moments/redated`).expect(200)).body.dates).toEqual([]);
+    await marant.post(`/api/runs/${last.outcome!.runId}/takeBack`).expect(200);
+    expect(await dumpCourse(server.reading, COURSE)).toBe(before);
+  } finally {
+    await server.close();
+  }
+});

@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Decisions, DoubtCause, Policy, PreviewDate, WorkSet } from '@yarin/core';
+import type { Decisions, DoubtCause, Policy, PreviewDate, Snapshot, WorkSet } from '@yarin/core';
 import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
 import { along, byDays, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
 import { workOf, workWords } from '../src/plan/when/workWords.js';
+import { standingDates } from '../src/plan/when/standingDates.js';
 import { useSelection } from '../src/shared/dates/useSelection.js';
 
 const date = (id: string, to: string | null, part: Partial<PreviewDate> = {}): PreviewDate => ({
@@ -226,4 +227,37 @@ describe('work beside its dates', () => {
   it('what is no work has none', () => {
     expect(workOf({ ...quiz, kind: 'page' }, undefined, () => undefined)).toBeUndefined();
   });
+});
+
+it('after a run dates stand beside those that they came from, one for each section of a shared shell', () => {
+  const moment = (id: string, at: string, section?: string) => ({
+    id,
+    role: 'due' as const,
+    at,
+    ...(section === undefined ? {} : { for: section }),
+  });
+  const snapshot = (...moments: ReturnType<typeof moment>[]) =>
+    ({ items: [{ id: 'q', kind: 'quiz', title: 'Quiz', contentHash: '', moments }] }) as unknown as Snapshot;
+  const source = snapshot(
+    moment('due', '2026-02-02T23:59'),
+    moment('late', '2026-02-06T23:59'),
+    moment('gone', '2026-02-07T23:59'),
+  );
+  const course = snapshot(
+    moment('due@A', '2027-02-02T23:59', 'A'),
+    moment('due@B', '2027-02-01T23:59', 'B'),
+    moment('late', '2027-02-05T23:59'),
+  );
+  expect(
+    standingDates(source, course).map(({ id, from, to, for: section }) => [
+      id,
+      from.slice(5, 10),
+      to!.slice(5, 10),
+      section,
+    ]),
+  ).toEqual([
+    ['due@A', '02-02', '02-02', 'A'],
+    ['due@B', '02-02', '02-01', 'B'],
+    ['late', '02-06', '02-05', undefined],
+  ]);
 });

@@ -50,7 +50,9 @@ const periodsOf = ({ periods = [] }: Calendar): string =>
 
 const meetingsOf = ({ meetings }: CourseTime): string =>
   meetings
-    .map(({ weekday, start, end, series, weeks, room }) => [weekday, start, end, series, weeks, room].join(' '))
+    .map(({ weekday, start, end, series, weeks, room, for: section }) =>
+      [weekday, start, end, series, weeks, room, section].join(' '),
+    )
     .sort()
     .join('\n');
 

@@ -3,7 +3,7 @@ import { fail, succeed, type Result } from '../problem.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
 import { originOf } from './joinSources.js';
-import { retimeFromAnyTerm } from './olderTerms.js';
+import { retimeForSections } from './sharedShell.js';
 import type { PlanDecided, PlanIndex, PreviewDate } from './preview.js';
 
 interface Retiming {
@@ -43,10 +43,12 @@ export function retimeJobOf(
     destination: { calendar: shell.calendar, meetings: [...shell.meetings] },
     policy,
     moments,
-    byHand: Object.fromEntries(Object.entries(byHand).filter(([id]) => known.has(id))),
+    byHand: Object.fromEntries(Object.entries(byHand).filter(([id]) => known.has(id) || known.has(withoutSection(id)))),
     ...(now === undefined ? {} : { now }),
   };
 }
+
+const withoutSection = (id: string): string => id.slice(0, Math.max(0, id.lastIndexOf('@')));
 
 function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
   const units: string[] = [];
@@ -78,12 +80,13 @@ export function datesOf(
       byHand,
       now,
     });
-    const retimed = retimeFromAnyTerm(job, knownTerms);
+    const retimed = retimeForSections(job, knownTerms);
     if (!retimed.ok) return fail(retimed.problems);
-    retimed.value.forEach(({ id, role, from, to, rule, steps, flags }, index) => {
-      const { item, graded } = job.moments[index]!;
+    retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section }) => {
+      const { id: moment, item, graded } = job.moments[at]!;
       const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
-      dates.push({ id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true });
+      const own = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
+      dates.push(section === undefined ? own : { ...own, moment, for: section });
     });
   }
   const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;

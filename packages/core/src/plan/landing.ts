@@ -3,14 +3,13 @@ import { landedSyllabus } from '../course/syllabus.js';
 import { ownState, type Snapshot, type SnapshotItem } from '../course/snapshot.js';
 import { textHash } from '../course/contentHash.js';
 import type { ChoiceDecisions } from '../choose/decision.js';
-import type { Retimed } from '../retime/retime.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { ItemState, Link, Moment } from '../schemas/course.js';
 import { hasContent } from '../words/textOf.js';
 import { arrange } from './arrange.js';
 import { isWritten, type PlanLine, type Verb } from './line.js';
 import { landingSets, type LandingSets } from './workSets.js';
-import type { PlanIndex } from './preview.js';
+import type { PlanIndex, PreviewDate } from './preview.js';
 
 /** An item of the new course as it will stand. */
 export interface PreviewItem extends SnapshotItem {
@@ -30,7 +29,7 @@ interface Landing {
   readonly chosen: ChoiceDecisions;
   /** What the shell has in the place of an item, by the item's place in the source. */
   readonly met: (at: number) => string | null;
-  readonly retimed: readonly Retimed[];
+  readonly retimed: readonly PreviewDate[];
   readonly decisions: Decisions;
 }
 
@@ -55,7 +54,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
   const stateOf = landingStates(source, choices);
   const sets = landingSets(source.items, decisions.sets);
   const comesTo = (id: string): string | null => toAt[choice.placeOf.get(id) ?? -1] ?? null;
-  const dateOf = datesInOrder(retimed);
+  const datesFor = datesInOrder(retimed);
   const written = new Map<string, PreviewItem>();
   const answering = new Map<string, { from: string; verb: Verb }>();
 
@@ -70,7 +69,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
     const there = standing.get(line.to);
     const asked = chosen.list[at]!.by === 'ask';
     const isPlace = line.place === true;
-    const { moments, undated } = landedMoments(item, dateOf, asked);
+    const { moments, undated } = landedMoments(item, datesFor, asked);
     const landed: PreviewItem = {
       id: line.to,
       kind: item.kind,
@@ -117,30 +116,34 @@ function placesInShell(
   });
 }
 
-/** Retimed dates come in the order of the items, so that each is looked for where the last was found. */
-function datesInOrder(retimed: readonly Retimed[]): (id: string) => Retimed | undefined {
+/** Dates come in the order of the items, so that each is looked for where the last was found; several for a moment that differs by section. */
+function datesInOrder(dates: readonly PreviewDate[]): (id: string) => readonly PreviewDate[] {
   let next = 0;
-  return (id) => (retimed[next]?.id === id ? retimed[next++] : undefined);
+  return (id) => {
+    const from = next;
+    while (next < dates.length && (dates[next]!.moment ?? dates[next]!.id) === id) next++;
+    return from === next ? NO_DATES : dates.slice(from, next);
+  };
 }
 
+const NO_DATES: readonly PreviewDate[] = [];
 const NO_MOMENTS = { moments: [], undated: false };
 
 /** Dates as they land. What is asked about comes without those that were left over from another term. */
 function landedMoments(
   { moments = [] }: SnapshotItem,
-  dateOf: (id: string) => Retimed | undefined,
+  datesFor: (id: string) => readonly PreviewDate[],
   asked: boolean,
 ): { readonly moments: Moment[]; readonly undated: boolean } {
   if (moments.length === 0) return NO_MOMENTS;
   const landed: Moment[] = [];
   let undated = false;
-  for (const moment of moments) {
-    const retimed = dateOf(moment.id);
-    if (retimed === undefined) continue;
-    if (retimed.to !== null && !(asked && retimed.flags.includes('otherTerm')))
-      landed.push({ ...moment, at: retimed.to });
-    else undated ||= DATED_BY.includes(moment.role);
-  }
+  for (const moment of moments)
+    for (const date of datesFor(moment.id)) {
+      if (date.to === null || (asked && date.flags.includes('otherTerm'))) undated ||= DATED_BY.includes(moment.role);
+      else if (date.for === undefined) landed.push({ ...moment, at: date.to });
+      else landed.push({ ...moment, id: date.id, at: date.to, for: date.for });
+    }
   return { moments: landed, undated };
 }
 

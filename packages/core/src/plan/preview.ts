@@ -62,6 +62,9 @@ export interface Preview {
 export interface PreviewDate extends DoubtfulMoment {
   readonly item: string;
   readonly graded: boolean;
+  /** Of a date for everybody that differs by section in a shared shell: its moment, and the section that this one is for. */
+  readonly moment?: string;
+  readonly for?: string;
 }
 
 /** Both sides of a plan indexed once: what does not change while a person chooses. */

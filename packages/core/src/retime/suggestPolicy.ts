@@ -53,6 +53,15 @@ function weekdayMaps(before: readonly Weekday[], after: readonly Weekday[]): Wee
   return maps;
 }
 
+/**
+ * The class-day map of one pair of patterns: the i-th class day to the i-th, the weekdays between two moved along with the
+ * one before; empty when they have not equally many.
+ */
+export function classDayMap(before: readonly Meeting[], after: readonly Meeting[]): WeekdayMap {
+  const maps = weekdayMaps(classDays(before), classDays(after));
+  return maps[2] ?? maps[1] ?? maps[0]!;
+}
+
 export const mapWords = (map: Readonly<Record<string, Weekday>>): string =>
   Object.entries(map)
     .map(([from, to]) => `${weekdayWord(Number(from))} to ${weekdayWord(to)}`)

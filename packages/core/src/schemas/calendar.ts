@@ -46,5 +46,11 @@ export const meetingSchema = Type.Object({
     Type.Array(Type.Integer({ minimum: 1 }), { description: 'Teaching weeks, when not every one.' }),
   ),
   room: Type.Optional(Type.String()),
+  for: Type.Optional(
+    Type.String({
+      maxLength: 100,
+      description: 'The section that it is for, where several share a shell; all of them when absent.',
+    }),
+  ),
 });
 export type Meeting = Static<typeof meetingSchema>;

@@ -1,6 +1,6 @@
 import {
   policiesInForce,
-  retimeFromAnyTerm,
+  retimeForSections,
   retimeJobOf,
   type CourseSummary,
   type Redated,
@@ -50,7 +50,7 @@ export async function redatedIn(
         byHand: plan.decisions.byHand,
         now: undefined,
       });
-      for (const { id, to, role } of orRefuse(retimeFromAnyTerm(job, knownTerms))) {
+      for (const { id, to, role } of orRefuse(retimeForSections(job, knownTerms))) {
         const here = moments.get(id);
         if (here === undefined || to === null || dates.has(id)) continue;
         const { moment, item } = here;

@@ -27,12 +27,25 @@ export function useDateDraft(items: () => readonly SnapshotItem[], calendar: () 
   const dates = computed((): PreviewDate[] => {
     const index = indexCalendar(calendar(), calendar().weekStartsOn ?? 1);
     return items().flatMap(({ id: item, kind, title, moments = [] }) =>
-      moments.map(({ id, role, at }): PreviewDate => {
+      moments.map(({ id, role, at, for: section }): PreviewDate => {
         const to = moves.value[id] ?? at;
         const isMoved = to !== at;
         const rule = isMoved ? 'byHand' : 'keep';
         const flags = isMoved ? flagsOn(index, parseDay(to)) : NONE;
-        return { id, item, kind, title, role, from: at, to, rule, steps: [], flags, graded: false };
+        return {
+          id,
+          item,
+          kind,
+          title,
+          role,
+          from: at,
+          to,
+          rule,
+          steps: [],
+          flags,
+          graded: false,
+          ...(section === undefined ? {} : { for: section }),
+        };
       }),
     );
   });

@@ -55,6 +55,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
           <th scope="col">to</th>
           <th scope="col">room</th>
           <th scope="col">series</th>
+          <th scope="col">for section</th>
           <th scope="col">teaching weeks</th>
           <th scope="col"><span class="visually-hidden">take out</span></th>
         </tr>
@@ -101,6 +102,16 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
               />
             </td>
             <td>
+              <input
+                :value="meeting.for ?? ''"
+                maxlength="100"
+                class="section"
+                placeholder="all"
+                :aria-label="`Section of meeting ${at + 1}, where several share this shell`"
+                @change="change(at, { for: text($event).trim() })"
+              />
+            </td>
+            <td>
               <select
                 :value="weeksWords(meeting, teachingWeeks)"
                 :aria-label="`Weeks of meeting ${at + 1}`"
@@ -124,6 +135,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
             <td>{{ meeting.end }}</td>
             <td>{{ meeting.room ?? '' }}</td>
             <td>{{ meeting.series ?? '' }}</td>
+            <td>{{ meeting.for ?? '' }}</td>
             <td>{{ weeksWords(meeting, teachingWeeks) }}</td>
             <td></td>
           </template>
@@ -148,6 +160,10 @@ td {
 
 .room {
   width: 110px;
+}
+
+.section {
+  width: 64px;
 }
 
 .series {

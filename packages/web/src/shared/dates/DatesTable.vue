@@ -175,7 +175,8 @@ function why(date: PreviewDate): string {
           />
         </span>
         <span class="title" role="gridcell"
-          >{{ dates[index]!.title }} <small v-if="fromOf" class="quiet">{{ fromOf(dates[index]!) }}</small></span
+          >{{ dates[index]!.title }} <small v-if="dates[index]!.for" class="quiet">for {{ dates[index]!.for }}</small>
+          <small v-if="fromOf" class="quiet">{{ fromOf(dates[index]!) }}</small></span
         >
         <span class="quiet" role="gridcell">{{ ROLE_WORDS[dates[index]!.role] }}</span>
         <span class="quiet" role="gridcell">{{ momentWords(dates[index]!.from) }}</span>
