@@ -19,23 +19,6 @@ test('the spread by kind counts every kind and leaves one with a press', async (
   await expect(page.getByRole('link', { name: /^What 207 of 236/ })).toBeVisible();
 });
 
-test('other rules say how many doubts and dates would differ, and the proposal is one press away', async ({
-  page,
-  app,
-}) => {
-  await signIn(page, app);
-  await openPlan(page);
-  await page.keyboard.press('n');
-  await expect(page.getByText('proposed: 7 dates in doubt, without the map 20')).toBeVisible();
-  await page.getByRole('button', { name: 'other rules' }).click();
-  const without = page.getByRole('listitem').filter({ hasText: 'Same teaching week, same weekday' });
-  await expect(without).toContainText('20 doubts, 90 dates would differ');
-  await without.getByRole('button', { name: 'take this' }).click();
-  await expect(page.getByText('20 dates in doubt first')).toBeVisible();
-  await page.getByRole('button', { name: 'as proposed' }).click();
-  await expect(page.getByText('7 dates in doubt first, then 127')).toBeVisible();
-});
-
 test('a week of the new term narrows the table', async ({ page, app }) => {
   await signIn(page, app);
   await openPlan(page);

@@ -22,7 +22,7 @@ export interface RetimedFor extends Retimed {
 }
 
 /** The id of a moment in one of the sections that share a shell. */
-export const idIn = (id: string, section: string): string => `${id}@${section}`;
+const idIn = (id: string, section: string): string => `${id}@${section}`;
 
 /** What a section is moved by: its own class meetings and class-day map, with the moments that concern it. */
 function jobFor(job: RetimeJob, section: string, indices: readonly number[]): RetimeJob {

@@ -6,6 +6,7 @@ import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 import { useCourseStore } from '../courseStore.js';
 import ManyDates from './ManyDates.vue';
+import MonthTable from './MonthTable.vue';
 import { datesOf, monthOf, monthsOf } from './months.js';
 
 const course = useCourseStore();
@@ -31,7 +32,6 @@ const month = computed(() => {
 const weekdays = computed(() =>
   month.value.weeks[0]!.map((_, index) => weekdayWord((((calendar.value.weekStartsOn ?? 1) - 1 + index) % 7) + 1)),
 );
-const MOST_A_DAY = 4;
 
 /** One page for looking, one for moving many. */
 const isMany = ref(false);
@@ -64,45 +64,7 @@ function turn(by: 1 | -1): void {
           <b>{{ monthWord(month.month) }} {{ month.year }}</b>
           <button class="plain-link" :disabled="shown === months.length - 1" @click="turn(1)">later</button>
         </p>
-        <table>
-          <thead>
-            <tr>
-              <th v-for="day in weekdays" :key="day" scope="col">{{ day }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="week in month.weeks" :key="week[0]!.day">
-              <td
-                v-for="day in week"
-                :key="day.day"
-                :class="{
-                  other: !day.isInMonth,
-                  closed: day.closure !== '',
-                  exam: day.isExam,
-                  outside: !day.isInTerm,
-                  today: day.day === today,
-                }"
-              >
-                <span class="number">{{ day.date }}</span>
-                <span v-if="day.closure" class="closure">{{ day.closure }}</span>
-                <ul v-if="day.isInMonth && day.dates.length > 0">
-                  <li v-for="date in day.dates.slice(0, MOST_A_DAY)" :key="date.id">
-                    <button
-                      :title="`${ROLE_WORDS[date.role]} ${momentWords(date.at)}: ${date.title}`"
-                      @click="open(date.key)"
-                    >
-                      <span class="role">{{ date.role === 'starts' ? date.at.slice(11) : ROLE_WORDS[date.role] }}</span>
-                      {{ date.title }}
-                    </button>
-                  </li>
-                  <li v-if="day.dates.length > MOST_A_DAY" class="quiet">
-                    and {{ day.dates.length - MOST_A_DAY }} more
-                  </li>
-                </ul>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <MonthTable :month="month" :weekdays="weekdays" :today="today" @open="open" />
       </section>
       <section class="list" aria-label="All dates">
         <h2>{{ count(dates.length, 'date') }}</h2>
@@ -177,69 +139,6 @@ function turn(by: 1 | -1): void {
   cursor: default;
 }
 
-table {
-  width: 100%;
-  table-layout: fixed;
-  border-collapse: collapse;
-}
-
-th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-  text-align: left;
-}
-
-td {
-  height: 92px;
-  padding: 3px 4px;
-  vertical-align: top;
-  border: 1px solid var(--rule-faint);
-}
-
-.number {
-  font-size: 12.5px;
-  color: var(--quiet);
-}
-
-.other .number {
-  color: var(--ash-ink);
-}
-
-.outside {
-  background: var(--row-focus);
-}
-
-.closed {
-  background: repeating-linear-gradient(135deg, transparent 0 5px, var(--rule) 5px 6px);
-}
-
-.exam {
-  background: var(--exam);
-}
-
-.today .number {
-  padding: 0 5px;
-  border-radius: 8px;
-  background: var(--indigo);
-  color: var(--raised);
-}
-
-.closure {
-  margin-left: 6px;
-  padding: 0 3px;
-  background: var(--paper);
-  font-size: 12px;
-  color: var(--quiet);
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-
-li button,
 .title {
   display: block;
   width: 100%;
@@ -253,15 +152,6 @@ li button,
   text-overflow: ellipsis;
   white-space: nowrap;
   cursor: pointer;
-}
-
-li {
-  font-size: 12.5px;
-  line-height: 16px;
-}
-
-.role {
-  color: var(--indigo);
 }
 
 .list {

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
-import { nextTick, ref, useTemplateRef, watch } from 'vue';
+import { nextTick, ref, watch } from 'vue';
+import DateField from './DateField.vue';
 import { useRowWindow } from '../useRowWindow.js';
+import { useTableHands } from './useTableHands.js';
 
 const {
   dates,
@@ -39,8 +41,6 @@ const ROWS_BEFORE = 3;
 const scroller = ref<HTMLElement | null>(null);
 const { inSight, height, reveal, scrollTo } = useRowWindow(scroller, () => dates.length, ROW);
 const editing = ref<string | null>(null);
-const edited = ref('');
-const picker = useTemplateRef<{ focus(): void }[]>('picker');
 
 const rowId = (index: number): string => `date-row-${index}`;
 
@@ -56,8 +56,6 @@ function edit(): void {
   const date = dates[focused.value];
   if (!movable || date === undefined) return;
   editing.value = date.id;
-  edited.value = date.to ?? date.from;
-  void nextTick(() => picker.value?.[0]?.focus());
 }
 /** Scrolls so that a row stands near the top, with some before it. */
 function showFrom(index: number): void {
@@ -76,25 +74,19 @@ function set(id: string, at: string | null): void {
   close();
 }
 
-function pressed(event: KeyboardEvent): void {
-  if (event.target !== scroller.value) return;
-  const moves: Record<string, number> = {
-    ArrowDown: focused.value + 1,
-    ArrowUp: focused.value - 1,
-    Home: 0,
-    End: dates.length - 1,
-  };
-  const to = moves[event.key];
-  if (to !== undefined) {
-    const from = focused.value;
-    const index = go(to);
-    if (event.shiftKey && movable) emit('extend', index, from);
-  } else if (event.key === 'Enter') edit();
-  else if (event.key === ' ' && movable) emit('toggle', focused.value);
-  else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && movable) emit('all');
-  else return;
-  event.preventDefault();
-}
+const { pressed, pasted } = useTableHands({
+  scroller,
+  length: () => dates.length,
+  focused: () => focused.value,
+  isFree: () => movable && editing.value === null,
+  movable: () => movable,
+  go,
+  edit,
+  extend: (index, from) => emit('extend', index, from),
+  toggle: (index) => emit('toggle', index),
+  all: () => emit('all'),
+  paste: (cells) => emit('paste', cells),
+});
 
 function pressedRow(index: number, event: MouseEvent): void {
   const before = focused.value;
@@ -102,18 +94,6 @@ function pressedRow(index: number, event: MouseEvent): void {
   if (!movable) return;
   if (event.shiftKey) emit('extend', index, before);
   else if (event.ctrlKey || event.metaKey) emit('toggle', index);
-}
-
-/** A column out of a spreadsheet; of several columns the first. */
-function pasted(event: ClipboardEvent): void {
-  const text = event.clipboardData?.getData('text/plain') ?? '';
-  if (!movable || editing.value !== null || text.trim() === '') return;
-  const cells = text.replace(/\r?\n$/, '').split(/\r?\n/);
-  emit(
-    'paste',
-    cells.map((cell) => cell.split('\t')[0]!),
-  );
-  event.preventDefault();
 }
 
 /** What stays where it stands is quiet. */
@@ -181,22 +161,11 @@ function why(date: PreviewDate): string {
         <span class="quiet" role="gridcell">{{ ROLE_WORDS[dates[index]!.role] }}</span>
         <span class="quiet" role="gridcell">{{ momentWords(dates[index]!.from) }}</span>
         <span role="gridcell" class="new">
-          <ElDatePicker
+          <DateField
             v-if="editing === dates[index]!.id"
-            ref="picker"
-            v-model="edited"
-            type="datetime"
-            size="small"
-            format="YYYY-MM-DD HH:mm"
-            value-format="YYYY-MM-DDTHH:mm"
-            :clearable="false"
-            :prefix-icon="''"
-            popper-class="small-picker"
-            placement="top-start"
-            class="picker"
-            :aria-label="`New date of ${dates[index]!.title}`"
-            @change="(at: string | null) => set(dates[index]!.id, at)"
-            @keydown.esc.stop="close"
+            :date="dates[index]!"
+            @set="(at) => set(dates[index]!.id, at)"
+            @close="close"
             @blur="editing = null"
           />
           <template v-else>
@@ -303,10 +272,6 @@ input[type='checkbox'] {
 
 .moved {
   color: var(--indigo);
-}
-
-.new :deep(.picker) {
-  width: 160px;
 }
 
 .hand {

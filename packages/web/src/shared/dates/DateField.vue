@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { PreviewDate } from '@yarin/core';
+import { nextTick, onMounted, ref, useTemplateRef } from 'vue';
+
+/** The date of one row while it is being set by hand. */
+const { date } = defineProps<{ date: PreviewDate }>();
+const emit = defineEmits<{ set: [at: string | null]; close: []; blur: [] }>();
+
+const edited = ref(date.to ?? date.from);
+const picker = useTemplateRef<{ focus(): void }>('picker');
+onMounted(() => void nextTick(() => picker.value?.focus()));
+</script>
+
+<template>
+  <ElDatePicker
+    ref="picker"
+    v-model="edited"
+    type="datetime"
+    size="small"
+    format="YYYY-MM-DD HH:mm"
+    value-format="YYYY-MM-DDTHH:mm"
+    :clearable="false"
+    :prefix-icon="''"
+    popper-class="small-picker"
+    placement="top-start"
+    class="picker"
+    :aria-label="`New date of ${date.title}`"
+    @change="(at: string | null) => emit('set', at)"
+    @keydown.esc.stop="emit('close')"
+    @blur="emit('blur')"
+  />
+</template>
+
+<style scoped>
+.picker.picker {
+  width: 160px;
+}
+</style>
