@@ -18,6 +18,7 @@ export function reviewPlan(
   const parts = (joined?.sources ?? [source]).map(({ course, calendar }) => ({
     old: calendar,
     new: shell.calendar,
+    meetings: shell.meetings,
     weekdays: (policies[course.id] ?? policy).weekdays ?? {},
     moments:
       joined === undefined

@@ -1,6 +1,8 @@
 import { dayWords, weekdayWord } from '../calendar/dateWords.js';
 import { formatDay, parseDay, weekdayOf } from '../calendar/day.js';
-import type { Calendar, Closure } from '../schemas/calendar.js';
+import { indexCalendar } from '../calendar/calendarIndex.js';
+import { indexMeetings } from '../calendar/meetingIndex.js';
+import type { Calendar, Closure, Meeting } from '../schemas/calendar.js';
 import type { NarrowPolicy } from '../schemas/retimeJob.js';
 import { isDoubtful, type Flag } from './flags.js';
 import { ROLE_WORDS } from './roleWords.js';
@@ -43,6 +45,8 @@ export interface TermMoments extends CauseTerms {
 export interface CauseTerms {
   readonly old: Calendar;
   readonly new: Calendar;
+  /** Class meetings of the new term. */
+  readonly meetings: readonly Meeting[];
   readonly weekdays: NonNullable<NarrowPolicy['weekdays']>;
 }
 
@@ -75,7 +79,7 @@ export function doubtCauses(
       else group.moments.push(moment);
     }
   return [...groups].map(([key, { part, moments }]) => {
-    const cause = describe(key, moments, part);
+    const cause = describe(key, moments, part.moments, part);
     const isOfTerm = part.course !== undefined && FROM_OLD_TERM.includes(cause.flags[0]!);
     return isOfTerm ? { ...cause, course: part.course } : cause;
   });
@@ -170,7 +174,12 @@ function sentenceOf(flag: Flag, group: readonly DoubtfulMoment[], terms: CauseTe
   }
 }
 
-function describe(key: string, group: readonly DoubtfulMoment[], terms: CauseTerms): DoubtCause {
+function describe(
+  key: string,
+  group: readonly DoubtfulMoment[],
+  all: readonly DoubtfulMoment[],
+  terms: CauseTerms,
+): DoubtCause {
   const first = group[0]!;
   const flags = doubtFlags(first.flags);
   const move = `${dayWords(parseDay(first.from))} → ${first.to === null ? 'none' : dayWords(parseDay(first.to))}`;
@@ -181,14 +190,19 @@ function describe(key: string, group: readonly DoubtfulMoment[], terms: CauseTer
     sentence,
     detail: sentence.includes(first.title) && group.length === 1 ? move : `${names(group)}: ${move}`,
     moments: group,
-    settlements: settlementsFor(flags[0]!, group, terms),
+    settlements: settlementsFor(flags[0]!, group, all, terms),
   };
 }
 
-function settlementsFor(flag: Flag, group: readonly DoubtfulMoment[], terms: CauseTerms): Settlement[] {
+function settlementsFor(
+  flag: Flag,
+  group: readonly DoubtfulMoment[],
+  all: readonly DoubtfulMoment[],
+  terms: CauseTerms,
+): Settlement[] {
   switch (flag) {
     case 'closure':
-      return byHand(group, (moment) => earlierOpenDay(moment, terms));
+      return [...byHand(group, (moment) => earlierOpenDay(moment, terms)), ...toNextClass(group, terms)];
     case 'wasInBreak':
       return byHand(group, (moment) => sameDayOfBreak(moment, terms));
     case 'weekend':
@@ -201,14 +215,57 @@ function settlementsFor(flag: Flag, group: readonly DoubtfulMoment[], terms: Cau
             ? parseDay(terms.new.lastDay)
             : parseDay(terms.new.firstDay),
       );
+    case 'noSuchMeeting':
+      return toNextClass(group, terms);
     case 'orderChanged':
-      return movedAlong(group, terms);
+      return [...movedAlong(group, terms), ...atOldDistance(group, all)];
     default:
       return [];
   }
 }
 
-function byHand(group: readonly DoubtfulMoment[], to: (moment: DoubtfulMoment) => number | undefined): Settlement[] {
+/** The next class behind the day that each comes to; none when a class meets that day, or there is no class any more. */
+function toNextClass(group: readonly DoubtfulMoment[], { new: calendar, meetings }: CauseTerms): Settlement[] {
+  if (meetings.length === 0) return [];
+  const list = indexMeetings(indexCalendar(calendar, calendar.weekStartsOn ?? 1), meetings).counting(undefined);
+  const settled = byHand(group, (moment) => {
+    if (followsAnother(moment) || moment.to === null) return undefined;
+    const day = parseDay(moment.to);
+    if (list.firstAt(day) !== list.firstAt(day + 1)) return undefined;
+    return list.meetings[list.firstAt(day + 1)]?.day;
+  });
+  return settled.map((each) => ({ ...each, words: `Next class, ${each.words}` }));
+}
+
+/** Beyond this many pairs it is no decision for one press any more, and takes too long at every toggle. */
+const MOST_COMPARED = 200_000;
+
+/** What stood after something of its role and would not now goes as many days behind it as it was. */
+function atOldDistance(group: readonly DoubtfulMoment[], all: readonly DoubtfulMoment[]): Settlement[] {
+  if (group.length * all.length > MOST_COMPARED) return [];
+  const dates: Record<string, string> = {};
+  for (const moment of group) {
+    if (followsAnother(moment)) continue;
+    const before = all.filter((other) => other.from < moment.from && isReversed(moment, other));
+    const last = before.reduce<DoubtfulMoment | undefined>(
+      (latest, other) => (latest === undefined || other.to! > latest.to! ? other : latest),
+      undefined,
+    );
+    if (last === undefined) continue;
+    const days = parseDay(moment.from) - parseDay(last.from);
+    dates[moment.id] = `${formatDay(parseDay(last.to!) + days)}${moment.to!.slice(10)}`;
+  }
+  const count = Object.keys(dates).length;
+  return count === 0 ? [] : [{ settle: 'byHand', words: 'The old distance', dates }];
+}
+
+const followsAnother = ({ steps }: Retimed): boolean =>
+  steps.some(({ step }) => step === 'withLeader' || step === 'withStart');
+
+function byHand(
+  group: readonly DoubtfulMoment[],
+  to: (moment: DoubtfulMoment) => number | undefined,
+): (Settlement & { readonly settle: 'byHand' })[] {
   const dates: Record<string, string> = {};
   const days = new Set<number>();
   for (const moment of group) {
@@ -223,7 +280,7 @@ function byHand(group: readonly DoubtfulMoment[], to: (moment: DoubtfulMoment) =
 
 /** The last open weekday before the closed day that it came to; none for what goes where its leader goes. */
 function earlierOpenDay(moment: DoubtfulMoment, terms: CauseTerms): number | undefined {
-  if (moment.steps.some(({ step }) => step === 'withLeader' || step === 'withStart')) return undefined;
+  if (followsAnother(moment)) return undefined;
   const hit = closureHit(moment, terms);
   if (hit === '') return undefined;
   for (let day = parseDay(hit) - 1; day >= parseDay(terms.new.firstDay); day--)

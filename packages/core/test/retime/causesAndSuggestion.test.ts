@@ -5,7 +5,12 @@ import { suggestPolicy } from '../../src/retime/suggestPolicy.js';
 import type { RetimeMoment } from '../../src/schemas/retimeJob.js';
 import { aJob, SPRING_2026, SPRING_2027 } from '../terms.js';
 
-const TERMS = { old: SPRING_2026.calendar, new: SPRING_2027.calendar, weekdays: { 1: 2, 3: 4 } };
+const TERMS = {
+  old: SPRING_2026.calendar,
+  new: SPRING_2027.calendar,
+  meetings: SPRING_2027.meetings!,
+  weekdays: { 1: 2, 3: 4 },
+};
 
 const moved = (moments: RetimeMoment[]): DoubtfulMoment[] => {
   const result = retime(aJob(moments));
@@ -27,6 +32,11 @@ describe('doubts are gathered by cause', () => {
     expect(causes[0]).toMatchObject({ sentence: 'Thu 18 Feb is Charter Day now, twice', flags: ['closure'] });
     expect(causes[0]!.settlements).toEqual([
       { settle: 'byHand', words: 'Wed 17 Feb', dates: { 'Lab 6': '2027-02-17T23:59', 'Quiz 4': '2027-02-17T12:00' } },
+      {
+        settle: 'byHand',
+        words: 'Next class, Tue 23 Feb',
+        dates: { 'Lab 6': '2027-02-23T23:59', 'Quiz 4': '2027-02-23T12:00' },
+      },
     ]);
   });
   it('work of the last day of the break can go to the last day of the new break', () => {
@@ -48,6 +58,16 @@ describe('doubts are gathered by cause', () => {
     expect(causes[0]!.moments).toHaveLength(6);
     expect(causes[0]!.settlements).toEqual([
       { settle: 'weekdays', words: 'Move Thu to Fri', weekdays: { 1: 2, 3: 4, 4: 5 } },
+      {
+        settle: 'byHand',
+        words: 'The old distance',
+        // Each answer stood a day behind its post of Wednesday, which is on Thursday now.
+        dates: {
+          'Answer 2026-01-28': '2027-01-29T09:00',
+          'Answer 2026-02-04': '2027-02-05T09:00',
+          'Answer 2026-02-11': '2027-02-12T09:00',
+        },
+      },
     ]);
   });
   it('what was called fine stays settled until its date or flags change', () => {

@@ -12,27 +12,29 @@ onMounted(() => void nextTick(() => picker.value?.focus()));
 </script>
 
 <template>
-  <ElDatePicker
-    ref="picker"
-    v-model="edited"
-    type="datetime"
-    size="small"
-    format="YYYY-MM-DD HH:mm"
-    value-format="YYYY-MM-DDTHH:mm"
-    :clearable="false"
-    :prefix-icon="''"
-    popper-class="small-picker"
-    placement="top-start"
-    class="picker"
-    :aria-label="`New date of ${date.title}`"
-    @change="(at: string | null) => emit('set', at)"
-    @keydown.esc.stop="emit('close')"
-    @blur="emit('blur')"
-  />
+  <span class="field">
+    <ElDatePicker
+      ref="picker"
+      v-model="edited"
+      type="datetime"
+      size="small"
+      format="YYYY-MM-DD HH:mm"
+      value-format="YYYY-MM-DDTHH:mm"
+      :clearable="false"
+      :prefix-icon="''"
+      popper-class="small-picker"
+      placement="top-start"
+      class="picker"
+      :aria-label="`New date of ${date.title}`"
+      @change="(at: string | null) => emit('set', at)"
+      @keydown.esc.stop="emit('close')"
+      @blur="emit('blur')"
+    />
+  </span>
 </template>
 
 <style scoped>
-.picker.picker {
+.field :deep(.picker.picker) {
   width: 160px;
 }
 </style>
