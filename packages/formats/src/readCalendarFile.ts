@@ -3,8 +3,8 @@ import { fail, formatDay, parseDay, succeed, type Closure, type ReadClosures, ty
 import { closureKind } from './closureKind.js';
 
 const MOST_EVENTS = 5000;
-/** Of one recurring entry, and of all together. */
-const MOST_TIMES = 2000;
+/** Times of recurring entries that are looked at in one file, those before the term among them. */
+const MOST_TIMES = 50_000;
 const MOST_CLOSURES = 2000;
 
 /** The calendar day on which an instant falls in a zone. */
@@ -42,6 +42,7 @@ export function readCalendarFile(
   }
   const events = root.getAllSubcomponents('vevent').slice(0, MOST_EVENTS);
   const closures: Closure[] = [];
+  const budget = { left: MOST_TIMES };
   const unread: string[] = [];
   const exceptions = new Map<string, ICAL.Component[]>();
   for (const event of events)
@@ -58,7 +59,7 @@ export function readCalendarFile(
       unread.push(event.summary ?? 'an entry without a title');
       continue;
     }
-    for (const { name, from, to } of timesOf(event, span)) {
+    for (const { name, from, to } of timesOf(event, span, budget)) {
       if (to < span.from || from > span.to) continue;
       closures.push({ from, to, ...(name === '' ? {} : { label: name.slice(0, 200) }), kind: closureKind(name) });
     }
@@ -82,7 +83,11 @@ interface Times {
 }
 
 /** Every time of an entry up to the end of the span. An all-day end is the day after; midnight ends the day before. */
-function timesOf(event: ICAL.Event, span: { readonly to: string; readonly timeZone: string }): Times[] {
+function timesOf(
+  event: ICAL.Event,
+  span: { readonly from: string; readonly to: string; readonly timeZone: string },
+  budget: { left: number },
+): Times[] {
   const timesAt = (start: ICAL.Time, end: ICAL.Time | null, name: string | null): Times => {
     const from = dayIn(start, span.timeZone);
     const until = end === null ? from : dayIn(end, span.timeZone);
@@ -93,7 +98,9 @@ function timesOf(event: ICAL.Event, span: { readonly to: string; readonly timeZo
   if (!event.isRecurring()) return [timesAt(event.startDate, event.endDate, event.summary)];
   const times: Times[] = [];
   const each = event.iterator();
-  for (let next = each.next(); next !== null && next !== undefined && times.length < MOST_TIMES; next = each.next()) {
+  for (let next = each.next(); next !== null && next !== undefined && budget.left-- > 0; next = each.next()) {
+    // Most of a long series lies before the term; only what could touch it is worked out.
+    if (next.year < Number(span.from.slice(0, 4)) - 1) continue;
     const { startDate, endDate, item } = event.getOccurrenceDetails(next);
     const time = timesAt(startDate, endDate, item.summary);
     if (time.from > span.to) break;

@@ -3,6 +3,7 @@ import { formatDay, parseDay, type Closure, type ReadClosures } from '@yarin/cor
 import { closureKind } from './closureKind.js';
 
 const MOST_LINES = 500;
+const LONGEST_LINE = 300;
 /** How far before the first day a date without a year still belongs to the term. */
 const REACH_BACK_DAYS = 120;
 
@@ -26,6 +27,10 @@ export function readClosureList(text: string, firstDay: string): ReadClosures {
   const reference = new Date(`${formatDay(parseDay(firstDay) - REACH_BACK_DAYS)}T12:00:00`);
   for (const line of text.split(/\r?\n/).slice(0, MOST_LINES)) {
     if (line.trim() === '') continue;
+    if (line.length > LONGEST_LINE) {
+      unread.push(`${line.trim().slice(0, 60)} …`);
+      continue;
+    }
     const found = parse(line.replaceAll('\t', '   '), reference, { forwardDate: true }).filter(
       ({ start }) => start.isCertain('day') && start.isCertain('month'),
     );

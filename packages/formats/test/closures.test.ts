@@ -27,6 +27,10 @@ describe('a pasted list of closed days', () => {
       '2027-02-18 2027-02-18 Charter Day holiday',
     ]);
   });
+  it('a line of a page’s length is no line of a list', () => {
+    const [line] = readClosureList(`18 Jan 2027 ${'very '.repeat(200)}`, '2027-01-11').unread;
+    expect(line).toMatch(/^18 Jan 2027 very .* …$/);
+  });
   it('lines without a date are told, empty ones passed over', () => {
     expect(readClosureList('Holidays\n\n18 Jan 2027 Founders Day\nto be announced', '2027-01-11').unread).toEqual([
       'Holidays',
@@ -129,6 +133,14 @@ describe('an iCalendar file', () => {
   it('an endless entry ends with the term', () => {
     const daily = file(...event('g', 'DTSTART;VALUE=DATE:20270101', 'RRULE:FREQ=DAILY', 'SUMMARY:Closed'));
     expect(closures(daily)).toHaveLength(117);
+  });
+  it('a daily entry of many years is found in the term, and a file full of endless ones comes to an end', () => {
+    const old = file(...event('h', 'DTSTART;VALUE=DATE:20150101', 'RRULE:FREQ=DAILY', 'SUMMARY:Closed'));
+    expect(closures(old)).toHaveLength(117);
+    const endless = Array.from({ length: 200 }, (_, at) =>
+      event(`i${at}`, 'DTSTART:19000101T000000Z', 'RRULE:FREQ=SECONDLY', 'SUMMARY:Never'),
+    );
+    expect(closures(file(...endless.flat()))).toEqual([]);
   });
   it.each(['', 'hello', 'BEGIN:VCALENDAR\r\nBEGIN:VEVENT'])('“%s” is no calendar, and that is said', (text) => {
     expect(read(text)).toMatchObject({ ok: false, problems: [{ code: 'noCalendar' }] });
