@@ -100,6 +100,21 @@ describe('the weave', () => {
     expect(weave.old.weeks[9]!.load).toBe(1);
     expect(weave.new.weeks[7]!.load).toBe(1);
   });
+  it('of sections that share a shell shows the load of one, and a strand for each', () => {
+    const shared = weaveOf(
+      { calendar: old, meetings: [] },
+      { calendar: next, meetings: [] },
+      [
+        date('a@A', '2026-01-12T10:00', '2027-01-12T10:00', { for: 'A' }),
+        date('a@B', '2026-01-12T10:00', '2027-01-11T10:00', { for: 'B' }),
+        date('b', '2026-01-13T10:00', '2027-01-13T10:00'),
+      ],
+      new Set(),
+    );
+    expect(shared.old.weeks[0]!.load).toBe(2);
+    expect(shared.new.weeks[0]!.load).toBe(2);
+    expect(shared.strands).toHaveLength(3);
+  });
   it('knows the day under the hand', () => {
     expect(weave.dayAt(1.9)).toBe('2027-01-12');
     expect(weave.dayAt(7)).toBe('2027-01-18');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayWords, patternWords, parseDay, type PreviewDate } from '@yarin/core';
+import { dayWords, patternWords, parseDay, weekdayWords, type Meeting, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -94,6 +94,12 @@ const beside = computed(() => {
     return work === undefined ? '' : workWords(work, titleOf);
   };
 });
+/** Class days beside a strip; more than three have no room for the hour. */
+const MOST_WITH_HOUR = 3;
+function daysOf(meetings: readonly Meeting[]): string {
+  const weekdays = weekdayWords(meetings);
+  return weekdays.split(' ').length > MOST_WITH_HOUR ? weekdays : patternWords(meetings);
+}
 const pasted = shallowRef<readonly string[] | null>(null);
 /** A pasted column falls on what is chosen, else on the rows from the focused one on. */
 const pastedOn = computed(() => {
@@ -191,8 +197,8 @@ watch(dates, ({ length }) => {
         :weave="weave"
         :old-name="shown.source.course.term"
         :new-name="plan.sides!.new.term"
-        :old-days="patternWords(shown.source.meetings)"
-        :new-days="patternWords(plan.view!.shell.meetings)"
+        :old-days="daysOf(shown.source.meetings)"
+        :new-days="daysOf(plan.view!.shell.meetings)"
         :week="week"
         :movable="movable"
         @moved="dragged"

@@ -83,7 +83,11 @@ export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], do
   const from = Math.floor(Math.max(first - beyond, Math.min(first, ...reach)) / DAYS_PER_WEEK) * DAYS_PER_WEEK;
   const until = Math.ceil((Math.min(last + beyond, Math.max(last, ...reach)) + 1) / DAYS_PER_WEEK) * DAYS_PER_WEEK;
 
-  const due = dates.filter(({ role, graded }) => role === 'due' && graded);
+  // Of sections that share a shell each has its own work; the load is that of one of them.
+  const section = dates.find((date) => date.for !== undefined)?.for;
+  const due = dates.filter(
+    (date) => date.role === 'due' && date.graded && (date.for === undefined || date.for === section),
+  );
   const oldLoad = countByWeek(
     due.map((date) => date.from),
     oldIndex,
