@@ -165,6 +165,7 @@ test('parallel sections are compared in one table, follow one plan, and are brou
   await expect(table).toContainText('follows this plan');
   await page.getByRole('button', { name: 'Bring into 2 sections' }).click();
   await expect(table.getByText('brought')).toHaveCount(2);
+  await expect(table.getByRole('row', { name: /^Quiz 2 due/ })).toHaveText(/Thu 2[18] Jan.*Wed 2[07] Jan/);
   await page.goto(`${app.address}/course/eco214-s27-03`);
   await expect(page.getByRole('treeitem', { name: /^Lab 1: measuring discharge/ }).first()).toBeVisible();
   await expect(page.getByRole('treeitem', { name: /^Borrow waders/ })).toHaveCount(0);

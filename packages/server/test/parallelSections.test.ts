@@ -79,6 +79,15 @@ it('a section that was brought shows the dates as they stand there', async () =>
   });
 });
 
+it('when all are brought, every date stands beside the one that it came from', async () => {
+  await runPlan(marant, id);
+  const view = await sections();
+  expect(view.sections.map(({ toWrite }) => toWrite)).toEqual([0, 0]);
+  const lab = dueOf(view, 'Lab 6: flow and discharge');
+  expect(view.moments.find((moment) => moment.id === lab)!.from).toBe('2026-02-18T23:59');
+  expect(view.sections.map(({ dates }) => dates[lab]!.to)).toEqual(['2027-02-19T23:59', '2027-02-24T23:59']);
+});
+
 it('refuses what is no parallel section, and what is not the person’s', async () => {
   await marant
     .post(`/api/plans/${id}/sections`)

@@ -17,6 +17,7 @@ import type { Asker } from '../people/asker.js';
 import type { FollowingPlan } from './planCommands.js';
 import type { PlanGrounds, Worked } from './planGrounds.js';
 import type { PlanPair } from './planView.js';
+import type { PairGround } from './workedPlan.js';
 
 const MOST_SECTIONS = 40;
 
@@ -83,12 +84,16 @@ export async function viewSections(
 ): Promise<SectionsView> {
   const today = now.slice(0, 10);
   const sections = await sectionsOf(manager, grounds, person, pair, today);
+  const known = await grounds.grounds(pair.sources, pair.destination);
   const moments = new Map<string, SectionsView['moments'][number]>();
   const views: PlanSection[] = [];
   for (const { shell, plan, following, follows } of sections) {
     const decisions = plan?.decisions ?? following.decisions;
     const worked = await grounds.workOut(pair.sources, shell, decisions, now);
-    for (const { id, title, role, from } of worked.dates) moments.set(id, { id, title, role, from });
+    const isBrought = worked.toWrite === 0;
+    const dates = isBrought ? await standingDates(manager, shell.id) : comingDates(worked);
+    if (isBrought) for (const moment of broughtMoments(known, dates)) moments.set(moment.id, moment);
+    else for (const { id, title, role, from } of worked.dates) moments.set(id, { id, title, role, from });
     views.push({
       shell,
       right: mayDo('run', person, shell, today),
@@ -96,7 +101,7 @@ export async function viewSections(
       follows,
       toWrite: worked.toWrite,
       doubts: worked.causes.reduce((sum, cause) => sum + cause.moments.length, 0),
-      dates: worked.toWrite > 0 ? comingDates(worked) : await standingDates(manager, shell.id),
+      dates,
     });
   }
   const inOrder = [...moments.values()].sort((a, b) => a.from.localeCompare(b.from) || a.title.localeCompare(b.title));
@@ -105,6 +110,25 @@ export async function viewSections(
 
 const comingDates = ({ dates }: Worked): Record<string, SectionDate> =>
   Object.fromEntries(dates.map(({ id, to, flags }) => [id, { to, doubtful: isDoubtful(flags) }]));
+
+/** Moments of the sources that stand in a section, in a shell that sections share one for each of them. */
+function broughtMoments(
+  known: readonly PairGround[],
+  dates: Readonly<Record<string, SectionDate>>,
+): SectionsView['moments'][number][] {
+  const standing = Object.keys(dates);
+  const byMoment = new Map<string, string[]>();
+  for (const id of standing)
+    for (const moment of new Set([id, id.replace(/@[^@]*$/, '')]))
+      byMoment.set(moment, [...(byMoment.get(moment) ?? []), id]);
+  return known.flatMap(({ source }) =>
+    source.items.flatMap(({ title, moments = [] }) =>
+      moments.flatMap(({ id: moment, role, at: from }) =>
+        (byMoment.get(moment) ?? []).map((id) => ({ id, title, role, from })),
+      ),
+    ),
+  );
+}
 
 /** What was brought stands in the shell; keys survive the copying. */
 async function standingDates(manager: EntityManager, courseId: string): Promise<Record<string, SectionDate>> {
