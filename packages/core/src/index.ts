@@ -13,6 +13,7 @@ export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkF
 export { isMust, type LinkType } from './course/links.js';
 export { checkCourse } from './course/checkCourse.js';
 export { contentHash, textHash } from './course/contentHash.js';
+export { reversedMoments } from './course/momentOrder.js';
 export { MARK_WORDS } from './course/marks.js';
 export { sectionsOf, type SyllabusSection } from './course/syllabus.js';
 export { mapTexts } from './course/texts.js';
@@ -22,7 +23,8 @@ export { retime, type Retimed } from './retime/retime.js';
 export { ROLE_WORDS } from './retime/roleWords.js';
 export { explain } from './retime/explain.js';
 export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
-export { settledAs, type DoubtCause, type Settlement } from './retime/causes.js';
+export { settledAs, type DoubtCause } from './retime/causes.js';
+export type { Settlement } from './retime/doubt.js';
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
 export type { Why } from './choose/decision.js';
 export {
@@ -68,6 +70,7 @@ export {
 export type { PreviewItem } from './plan/landing.js';
 export { isGraded, retimeJobOf } from './plan/dates.js';
 export { retimeForSections } from './plan/sharedShell.js';
+export { standingDates } from './plan/standingDates.js';
 export { calendarChange, type CalendarChange, type ChangedDate } from './plan/calendarChange.js';
 export type { Calendar, CalendarAdditions, Closure, Meeting } from './schemas/calendar.js';
 export {

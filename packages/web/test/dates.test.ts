@@ -1,11 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Decisions, DoubtCause, Policy, PreviewDate, Snapshot, WorkSet } from '@yarin/core';
+import {
+  standingDates,
+  type Decisions,
+  type DoubtCause,
+  type Policy,
+  type PreviewDate,
+  type Snapshot,
+  type WorkSet,
+} from '@yarin/core';
 import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
 import { along, byDays, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
 import { workOf, workWords } from '../src/plan/when/workWords.js';
-import { standingDates } from '../src/plan/when/standingDates.js';
 import { useSelection } from '../src/shared/dates/useSelection.js';
 
 const date = (id: string, to: string | null, part: Partial<PreviewDate> = {}): PreviewDate => ({

@@ -3,7 +3,7 @@ import { fail, succeed, type Result } from '../problem.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
 import { originOf } from './joinSources.js';
-import { retimeForSections } from './sharedShell.js';
+import { retimeForSections, withoutSection } from './sharedShell.js';
 import type { PlanDecided, PlanIndex, PreviewDate } from './preview.js';
 
 interface Retiming {
@@ -47,8 +47,6 @@ export function retimeJobOf(
     ...(now === undefined ? {} : { now }),
   };
 }
-
-const withoutSection = (id: string): string => id.slice(0, Math.max(0, id.lastIndexOf('@')));
 
 function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
   const units: string[] = [];

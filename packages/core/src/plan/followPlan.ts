@@ -21,7 +21,8 @@ function policyFor(followed: Policy | undefined, proposed: Policy): Policy | und
 }
 
 /**
- * The decisions of a parallel section that follows another one: what comes and by which rules, as the other has it. The
+ * The decisions of a parallel section that follows another one: what comes, by which rules, and what is set for work, as the
+ * other has it. The
  * class-day map, dates set by hand, what is fine as it is and what refers to the shell stay its own.
  *
  * @param own       what was decided for the section so far
@@ -30,24 +31,26 @@ function policyFor(followed: Policy | undefined, proposed: Policy): Policy | und
  */
 export function followPlan(followed: Decisions, own: Decisions | undefined, proposed: Policy): Decisions {
   const kept: Decisions = own ?? { choices: {}, byHand: {}, settled: {} };
-  const { policy: _policy, policies: _policies, ...rest } = kept;
+  const { policy: _policy, policies: _policies, sets: _sets, ...rest } = kept;
   const policy = policyFor(followed.policy, proposed);
   return {
     ...rest,
     choices: { ...withoutShell(followed.choices), ...ofShell(kept.choices) },
     ...(policy === undefined ? {} : { policy }),
     ...(followed.policies === undefined ? {} : { policies: followed.policies }),
+    ...(followed.sets === undefined ? {} : { sets: followed.sets }),
     ...(followed.recipe === undefined ? {} : { recipe: followed.recipe }),
   };
 }
 
 /** Whether a section chooses as the other one does, whatever its dates. */
 export function followsPlan(followed: Decisions, own: Decisions, proposed: Policy): boolean {
-  const { choices, policy, policies } = followPlan(followed, own, proposed);
+  const { choices, policy, policies, sets } = followPlan(followed, own, proposed);
   return (
     sorted(choices) === sorted(own.choices) &&
     sorted(policy ?? {}) === sorted(own.policy ?? {}) &&
-    sorted(policies ?? {}) === sorted(own.policies ?? {})
+    sorted(policies ?? {}) === sorted(own.policies ?? {}) &&
+    sorted(sets ?? {}) === sorted(own.sets ?? {})
   );
 }
 

@@ -1,11 +1,10 @@
 import { parseDay } from '../calendar/day.js';
 import { fail, succeed, type Result } from '../problem.js';
+import { isOfOtherTerm } from '../retime/otherTerm.js';
 import { retime, type Retimed } from '../retime/retime.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { RetimeJob } from '../schemas/retimeJob.js';
 
-/** As far outside its own term a date is left over from another one. */
-const FAR_DAYS = 60;
 /** As far outside a term a date still belongs to it. */
 const NEAR_DAYS = 14;
 
@@ -15,11 +14,12 @@ const outside = (day: number, { firstDay, lastDay }: Calendar): number =>
 /** The term that a date is from, when it is left over from another term than its course's and that one is known. */
 function olderTermOf(at: string, own: Calendar, known: readonly Calendar[]): Calendar | undefined {
   const day = parseDay(at);
-  if (Number.isNaN(day) || outside(day, own) <= FAR_DAYS) return undefined;
+  const term = { firstDay: parseDay(own.firstDay), lastDay: parseDay(own.lastDay) };
+  if (!isOfOtherTerm(day, term)) return undefined;
   let nearest: Calendar | undefined;
-  for (const term of known)
-    if (outside(day, term) <= NEAR_DAYS && (nearest === undefined || outside(day, term) < outside(day, nearest)))
-      nearest = term;
+  for (const each of known)
+    if (outside(day, each) <= NEAR_DAYS && (nearest === undefined || outside(day, each) < outside(day, nearest)))
+      nearest = each;
   return nearest;
 }
 

@@ -7,7 +7,7 @@ import type { Finding } from '../choose/finding.js';
 import { withLocks, type StandingRecipe } from '../choose/recipes.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { succeed, type Result } from '../problem.js';
-import type { DoubtfulMoment } from '../retime/causes.js';
+import type { DoubtfulMoment } from '../retime/doubt.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Policy } from '../schemas/retimeJob.js';

@@ -24,6 +24,9 @@ export interface RetimedFor extends Retimed {
 /** The id of a moment in one of the sections that share a shell. */
 const idIn = (id: string, section: string): string => `${id}@${section}`;
 
+/** The id of the moment that one of a section may come from: without its section, when it has one. */
+export const withoutSection = (id: string): string => id.replace(/@[^@]*$/, '');
+
 /** What a section is moved by: its own class meetings and class-day map, with the moments that concern it. */
 function jobFor(job: RetimeJob, section: string, indices: readonly number[]): RetimeJob {
   const { byHand = {}, policy = {} } = job;

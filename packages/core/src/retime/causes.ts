@@ -1,23 +1,10 @@
-import { dayWords, weekdayWord } from '../calendar/dateWords.js';
-import { formatDay, parseDay, weekdayOf } from '../calendar/day.js';
-import { indexCalendar } from '../calendar/calendarIndex.js';
-import { indexMeetings } from '../calendar/meetingIndex.js';
-import type { Calendar, Closure, Meeting } from '../schemas/calendar.js';
-import type { NarrowPolicy } from '../schemas/retimeJob.js';
+import { dayWords } from '../calendar/dateWords.js';
+import { parseDay, weekdayOf } from '../calendar/day.js';
+import { closureHit, covering, isReversed, type CauseTerms, type DoubtfulMoment, type Settlement } from './doubt.js';
 import { isDoubtful, type Flag } from './flags.js';
-import { ROLE_WORDS } from './roleWords.js';
 import type { Retimed } from './retime.js';
-
-/** A moment as the causes see it: where it goes, and what it is on. */
-export interface DoubtfulMoment extends Retimed {
-  readonly kind: string;
-  readonly title: string;
-}
-
-/** Something that would settle every doubt of a cause at once. */
-export type Settlement =
-  | { readonly settle: 'byHand'; readonly words: string; readonly dates: Readonly<Record<string, string>> }
-  | { readonly settle: 'weekdays'; readonly words: string; readonly weekdays: NonNullable<NarrowPolicy['weekdays']> };
+import { ROLE_WORDS } from './roleWords.js';
+import { settlementsFor } from './settlements.js';
 
 /** Doubts that have one cause, and so are one decision. */
 export interface DoubtCause {
@@ -40,14 +27,6 @@ export interface TermMoments extends CauseTerms {
   readonly moments: readonly DoubtfulMoment[];
   /** Of several old terms: the course whose it is. */
   readonly course?: string;
-}
-
-export interface CauseTerms {
-  readonly old: Calendar;
-  readonly new: Calendar;
-  /** Class meetings of the new term. */
-  readonly meetings: readonly Meeting[];
-  readonly weekdays: NonNullable<NarrowPolicy['weekdays']>;
 }
 
 const doubtFlags = (flags: readonly Flag[]): readonly Flag[] => flags.filter((flag) => isDoubtful([flag]));
@@ -85,17 +64,6 @@ export function doubtCauses(
   });
 }
 
-function covering(calendar: Calendar, day: string, kinds: readonly Closure['kind'][]): Closure | undefined {
-  return (calendar.closures ?? []).find(({ from, to, kind }) => from <= day && day <= to && kinds.includes(kind));
-}
-
-const closureHit = ({ steps, to }: Retimed, { new: calendar }: CauseTerms): string => {
-  const landing = steps.find((step) => step.step === 'landing');
-  return landing !== undefined
-    ? landing.from
-    : (covering(calendar, to?.slice(0, 10) ?? '', ['holiday', 'break', 'reading'])?.from ?? '');
-};
-
 const oldBreak = ({ steps }: Retimed): string => {
   const step = steps.find((each) => each.step === 'break');
   return step?.step === 'break' ? (step.label ?? 'break') : 'break';
@@ -118,12 +86,6 @@ function detailKey(moment: DoubtfulMoment, moments: readonly DoubtfulMoment[], t
 }
 
 const kindAndWeekday = ({ kind, from }: DoubtfulMoment): string => `${kind} ${weekdayOf(parseDay(from))}`;
-
-/** One was before the other in the old term and is after it in the new. ISO moments sort as text. */
-function isReversed(one: DoubtfulMoment, other: DoubtfulMoment): boolean {
-  if (one.role !== other.role || one.to === null || other.to === null) return false;
-  return (one.from < other.from && one.to > other.to) || (one.from > other.from && one.to < other.to);
-}
 
 const times = (count: number): string => (count === 1 ? '' : count === 2 ? ', twice' : `, ${count} times`);
 
@@ -192,134 +154,4 @@ function describe(
     moments: group,
     settlements: settlementsFor(flags[0]!, group, all, terms),
   };
-}
-
-function settlementsFor(
-  flag: Flag,
-  group: readonly DoubtfulMoment[],
-  all: readonly DoubtfulMoment[],
-  terms: CauseTerms,
-): Settlement[] {
-  switch (flag) {
-    case 'closure':
-      return [...byHand(group, (moment) => earlierOpenDay(moment, terms)), ...toNextClass(group, terms)];
-    case 'wasInBreak':
-      return byHand(group, (moment) => sameDayOfBreak(moment, terms));
-    case 'weekend':
-      return byHand(group, ({ to }) => (to === null ? undefined : parseDay(to) - (weekdayOf(parseDay(to)) - 5)));
-    case 'outsideTerm':
-      return byHand(group, ({ to }) =>
-        to === null
-          ? undefined
-          : to.slice(0, 10) > terms.new.lastDay
-            ? parseDay(terms.new.lastDay)
-            : parseDay(terms.new.firstDay),
-      );
-    case 'noSuchMeeting':
-      return toNextClass(group, terms);
-    case 'orderChanged':
-      return [...movedAlong(group, terms), ...atOldDistance(group, all)];
-    default:
-      return [];
-  }
-}
-
-/** The next class behind the day that each comes to; none when a class meets that day, or there is no class any more. */
-function toNextClass(group: readonly DoubtfulMoment[], { new: calendar, meetings }: CauseTerms): Settlement[] {
-  if (meetings.length === 0) return [];
-  const list = indexMeetings(indexCalendar(calendar, calendar.weekStartsOn ?? 1), meetings).counting(undefined);
-  const settled = byHand(group, (moment) => {
-    if (followsAnother(moment) || moment.to === null) return undefined;
-    const day = parseDay(moment.to);
-    if (list.firstAt(day) !== list.firstAt(day + 1)) return undefined;
-    return list.meetings[list.firstAt(day + 1)]?.day;
-  });
-  return settled.map((each) => ({ ...each, words: `Next class, ${each.words}` }));
-}
-
-/** Beyond this many pairs it is no decision for one press any more, and takes too long at every toggle. */
-const MOST_COMPARED = 200_000;
-
-/** What stood after something of its role and would not now goes as many days behind it as it was. */
-function atOldDistance(group: readonly DoubtfulMoment[], all: readonly DoubtfulMoment[]): Settlement[] {
-  if (group.length * all.length > MOST_COMPARED) return [];
-  const dates: Record<string, string> = {};
-  for (const moment of group) {
-    if (followsAnother(moment)) continue;
-    const before = all.filter((other) => other.from < moment.from && isReversed(moment, other));
-    const last = before.reduce<DoubtfulMoment | undefined>(
-      (latest, other) => (latest === undefined || other.to! > latest.to! ? other : latest),
-      undefined,
-    );
-    if (last === undefined) continue;
-    const days = parseDay(moment.from) - parseDay(last.from);
-    dates[moment.id] = `${formatDay(parseDay(last.to!) + days)}${moment.to!.slice(10)}`;
-  }
-  const count = Object.keys(dates).length;
-  return count === 0 ? [] : [{ settle: 'byHand', words: 'The old distance', dates }];
-}
-
-const followsAnother = ({ steps }: Retimed): boolean =>
-  steps.some(({ step }) => step === 'withLeader' || step === 'withStart');
-
-function byHand(
-  group: readonly DoubtfulMoment[],
-  to: (moment: DoubtfulMoment) => number | undefined,
-): (Settlement & { readonly settle: 'byHand' })[] {
-  const dates: Record<string, string> = {};
-  const days = new Set<number>();
-  for (const moment of group) {
-    const day = to(moment);
-    if (day === undefined) return [];
-    days.add(day);
-    dates[moment.id] = `${formatDay(day)}${(moment.to ?? moment.from).slice(10)}`;
-  }
-  const [only] = days;
-  return [{ settle: 'byHand', words: days.size === 1 ? dayWords(only!) : `${days.size} other days`, dates }];
-}
-
-/** The last open weekday before the closed day that it came to; none for what goes where its leader goes. */
-function earlierOpenDay(moment: DoubtfulMoment, terms: CauseTerms): number | undefined {
-  if (followsAnother(moment)) return undefined;
-  const hit = closureHit(moment, terms);
-  if (hit === '') return undefined;
-  for (let day = parseDay(hit) - 1; day >= parseDay(terms.new.firstDay); day--)
-    if (
-      weekdayOf(day) <= 5 &&
-      covering(terms.new, formatDay(day), ['holiday', 'break', 'reading', 'exams']) === undefined
-    )
-      return day;
-  return undefined;
-}
-
-/** The same day of the closure of the same kind and name, counted from its end. */
-function sameDayOfBreak(moment: DoubtfulMoment, { old, new: calendar }: CauseTerms): number | undefined {
-  const before = covering(old, moment.from.slice(0, 10), ['break', 'holiday', 'reading']);
-  const after = (calendar.closures ?? []).find(({ kind, label }) => kind === before?.kind && label === before.label);
-  if (before === undefined || after === undefined) return undefined;
-  const day = parseDay(after.to) - (parseDay(before.to) - parseDay(moment.from));
-  return day >= parseDay(after.from) ? day : undefined;
-}
-
-/** Moving this weekday along with the class day before it would bring the old order back. */
-function movedAlong(group: readonly DoubtfulMoment[], { weekdays }: CauseTerms): Settlement[] {
-  const unmapped = [...new Set(group.map(({ from }) => weekdayOf(parseDay(from))))].filter(
-    (each) => weekdays[String(each)] === undefined,
-  );
-  const [weekday] = unmapped;
-  if (weekday === undefined || unmapped.length > 1) return [];
-  for (let before = weekday - 1; before >= 1; before--) {
-    const to = weekdays[String(before)];
-    if (to === undefined) continue;
-    const moved = weekday + (to - before);
-    if (moved < 1 || moved > 7 || moved === weekday) return [];
-    return [
-      {
-        settle: 'weekdays',
-        words: `Move ${weekdayWord(weekday)} to ${weekdayWord(moved)}`,
-        weekdays: { ...weekdays, [weekday]: moved },
-      },
-    ];
-  }
-  return [];
 }

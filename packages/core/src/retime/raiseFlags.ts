@@ -4,9 +4,8 @@ import type { Calendar } from '../schemas/calendar.js';
 import type { Role } from '../schemas/retimeJob.js';
 import { FLAG } from './flags.js';
 import { newTotal, oldTotal, type Moving } from './moving.js';
+import { isOfOtherTerm } from './otherTerm.js';
 import type { Terms } from './terms.js';
-
-const FAR_OUTSIDE_DAYS = 60;
 
 export interface Limits {
   readonly perDay: number;
@@ -25,8 +24,7 @@ export function raiseFlags(terms: Terms, moving: readonly Moving[], limits: Limi
     now === undefined ? -Infinity : parseDay(now) * MINUTES_PER_DAY + parseMinute(now, 'YYYY-MM-DDT'.length);
   for (const each of moving) {
     const { oldDay, day, state } = each;
-    if (oldDay < old.firstDay - FAR_OUTSIDE_DAYS || oldDay > old.lastDay + FAR_OUTSIDE_DAYS)
-      each.flags |= FLAG.otherTerm;
+    if (isOfOtherTerm(oldDay, old)) each.flags |= FLAG.otherTerm;
     if (state === 'cleared') continue;
     if (old.isInside(oldDay) && !to.isInside(day)) each.flags |= FLAG.outsideTerm;
     if (newTotal(each) < nowTotal) each.flags |= FLAG.past;

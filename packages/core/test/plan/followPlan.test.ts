@@ -7,6 +7,7 @@ const followed: Decisions = {
   policy: { rule: 'week', weekdays: { '1': 2, '3': 4 }, landing: 'previous', byKind: { event: { rule: 'clear' } } },
   byHand: { 'a-due': '2027-02-18T10:00' },
   settled: { 'b-due': '2027-02-19T10:00 closure' },
+  sets: { a: { points: 25 } },
 };
 const own: Decisions = {
   choices: { all: 'leave', equivalents: { b: 'shell-b' } },
@@ -32,6 +33,10 @@ describe('a section that follows the plan of another', () => {
       landing: 'previous',
       byKind: { event: { rule: 'clear' } },
     });
+  });
+  it('sets the same points, and no longer those that were set here', () => {
+    expect(followPlan(followed, { ...own, sets: { b: { points: 5 } } }, {}).sets).toEqual({ a: { points: 25 } });
+    expect(followsPlan(followed, { ...following, sets: {} }, { rule: 'week', weekdays: { '1': 1 } })).toBe(false);
   });
   it('keeps its own dates set by hand, and what was fine there is asked here', () => {
     expect(following.byHand).toEqual(own.byHand);

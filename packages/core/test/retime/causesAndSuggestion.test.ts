@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { doubtCauses, settledAs, type DoubtfulMoment } from '../../src/retime/causes.js';
+import { doubtCauses, settledAs } from '../../src/retime/causes.js';
+import type { DoubtfulMoment } from '../../src/retime/doubt.js';
 import { retime } from '../../src/retime/retime.js';
 import { suggestPolicy } from '../../src/retime/suggestPolicy.js';
 import type { RetimeMoment } from '../../src/schemas/retimeJob.js';

@@ -29,6 +29,14 @@ export async function timesOf(
   return times;
 }
 
+/** Changes whenever a term of the college is added, changed or taken away. */
+export async function termsVersion(manager: EntityManager): Promise<string> {
+  const [row] = await manager.query<{ version: string }[]>(
+    `SELECT count(*) || '.' || total(version) AS version FROM term`,
+  );
+  return row!.version;
+}
+
 /** The calendars of all whole terms. */
 export async function termCalendars(manager: EntityManager): Promise<Calendar[]> {
   const rows = await manager.find(TermRow, { where: { parentId: IsNull() }, order: { firstDay: 'ASC' } });

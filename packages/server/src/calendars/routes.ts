@@ -65,9 +65,7 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
   router.put('/calendars/:id', async (request, response) => {
     demand(mayKeepTerms(askerOf(request)));
     const { version, name, calendar } = checkTerm(request.body);
-    const changed = await writer.run('changeTerm', { id: request.params.id, version, name: name.trim(), calendar });
-    grounds.forget();
-    response.json(changed);
+    response.json(await writer.run('changeTerm', { id: request.params.id, version, name: name.trim(), calendar }));
   });
   router.delete('/calendars/:id', async (request, response) => {
     demand(mayKeepTerms(askerOf(request)));

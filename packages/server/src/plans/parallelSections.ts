@@ -3,8 +3,10 @@ import {
   followsPlan,
   isDoubtful,
   mayDo,
+  standingDates,
   type CourseSummary,
   type PlanSection,
+  type PreviewDate,
   type SectionDate,
   type SectionsView,
 } from '@yarin/core';
@@ -15,8 +17,8 @@ import { summariesWhere } from '../courses/courseSummaries.js';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import type { Asker } from '../people/asker.js';
 import type { FollowingPlan } from './planCommands.js';
-import type { PlanGrounds, Worked } from './planGrounds.js';
-import type { PlanPair } from './planView.js';
+import type { PlanGrounds } from './planGrounds.js';
+import { PARALLEL, type PlanPair } from './planView.js';
 import type { PairGround } from './workedPlan.js';
 
 const MOST_SECTIONS = 40;
@@ -28,11 +30,12 @@ async function parallelTo(
   { id, code, number, term }: CourseSummary,
   today: string,
 ): Promise<CourseSummary[]> {
-  const condition = {
-    sql: `course.code = ? AND course.number = ? AND term.name = ? AND course.type = 'course' AND course.archived = 0 AND course.cancelled = 0`,
-    values: [code, number, term],
-  };
-  const shells = await summariesWhere(manager, person.id, condition, 'course.section');
+  const shells = await summariesWhere(
+    manager,
+    person.id,
+    { sql: PARALLEL, values: [code, number, term] },
+    'course.section',
+  );
   return shells.filter((shell) => shell.id === id || mayDo('run', person, shell, today).may).slice(0, MOST_SECTIONS);
 }
 
@@ -90,10 +93,9 @@ export async function viewSections(
   for (const { shell, plan, following, follows } of sections) {
     const decisions = plan?.decisions ?? following.decisions;
     const worked = await grounds.workOut(pair.sources, shell, decisions, now);
-    const isBrought = worked.toWrite === 0;
-    const dates = isBrought ? await standingDates(manager, shell.id) : comingDates(worked);
-    if (isBrought) for (const moment of broughtMoments(known, dates)) moments.set(moment.id, moment);
-    else for (const { id, title, role, from } of worked.dates) moments.set(id, { id, title, role, from });
+    // What was brought stands in the shell; what is to come is in the plan.
+    const standing = worked.toWrite === 0 ? await standingIn(manager, known, shell.id) : worked.dates;
+    for (const { id, title, role, from } of standing) moments.set(id, { id, title, role, from });
     views.push({
       shell,
       right: mayDo('run', person, shell, today),
@@ -101,40 +103,23 @@ export async function viewSections(
       follows,
       toWrite: worked.toWrite,
       doubts: worked.causes.reduce((sum, cause) => sum + cause.moments.length, 0),
-      dates,
+      dates: Object.fromEntries(
+        standing.map(({ id, to, flags }): [string, SectionDate] => [id, { to, doubtful: isDoubtful(flags) }]),
+      ),
     });
   }
   const inOrder = [...moments.values()].sort((a, b) => a.from.localeCompare(b.from) || a.title.localeCompare(b.title));
   return { sections: views, moments: inOrder };
 }
 
-const comingDates = ({ dates }: Worked): Record<string, SectionDate> =>
-  Object.fromEntries(dates.map(({ id, to, flags }) => [id, { to, doubtful: isDoubtful(flags) }]));
-
-/** Moments of the sources that stand in a section, in a shell that sections share one for each of them. */
-function broughtMoments(
+/** The dates of a section into which was brought, as they stand there. */
+async function standingIn(
+  manager: EntityManager,
   known: readonly PairGround[],
-  dates: Readonly<Record<string, SectionDate>>,
-): SectionsView['moments'][number][] {
-  const standing = Object.keys(dates);
-  const byMoment = new Map<string, string[]>();
-  for (const id of standing)
-    for (const moment of new Set([id, id.replace(/@[^@]*$/, '')]))
-      byMoment.set(moment, [...(byMoment.get(moment) ?? []), id]);
-  return known.flatMap(({ source }) =>
-    source.items.flatMap(({ title, moments = [] }) =>
-      moments.flatMap(({ id: moment, role, at: from }) =>
-        (byMoment.get(moment) ?? []).map((id) => ({ id, title, role, from })),
-      ),
-    ),
-  );
-}
-
-/** What was brought stands in the shell; keys survive the copying. */
-async function standingDates(manager: EntityManager, courseId: string): Promise<Record<string, SectionDate>> {
+  courseId: string,
+): Promise<readonly PreviewDate[]> {
   const shell = await readSnapshot(manager, courseId);
-  const moments = (shell?.items ?? []).flatMap(({ moments: each = [] }) => each);
-  return Object.fromEntries(moments.map(({ id, at }) => [id, { to: at, doubtful: false }]));
+  return shell === undefined ? [] : known.flatMap(({ source }) => standingDates(source, shell));
 }
 
 /** What sections decide when they follow the plan; of those that are asked for. */

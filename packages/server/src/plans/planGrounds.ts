@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { previewPlan, reviewPlan, type CourseSummary, type Decisions, type Preview, type Review } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { termsVersion } from '../calendars/calendarStore.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import { groundOn, inputOn, orRefuse, readSides, type PairGround } from './workedPlan.js';
 
@@ -17,19 +18,14 @@ export class PlanGrounds {
   constructor(private readonly manager: EntityManager) {}
 
   /** Of each source of a plan; computed once, also when several ask at the same time. A failure is not kept. */
-  grounds(sources: readonly Side[], shell: Side): Promise<PairGround[]> {
+  async grounds(sources: readonly Side[], shell: Side): Promise<PairGround[]> {
     const ids = sources.map(({ id }) => id);
-    return Promise.all(sources.map((source) => this.ground(source, shell, ids)));
+    const terms = await termsVersion(this.manager);
+    return Promise.all(sources.map((source) => this.ground(source, shell, ids, terms)));
   }
 
-  /** Forgets everything, when what is kept follows from more than the courses: a term of the college changed. */
-  forget(): void {
-    this.known.clear();
-    this.untouched.clear();
-  }
-
-  private ground(source: Side, shell: Side, ids: readonly string[]): Promise<PairGround> {
-    const key = `${keyOf(source, shell)} ${ids.length > 1 ? ids.join(' ') : ''}`;
+  private ground(source: Side, shell: Side, ids: readonly string[], terms: string): Promise<PairGround> {
+    const key = `${keyOf(source, shell)} ${terms} ${ids.length > 1 ? ids.join(' ') : ''}`;
     const known = this.known.get(key);
     if (known !== undefined) return known;
     const ground = readSides(this.manager, source.id, shell.id).then((sides) => groundOn(this.manager, sides, ids));
@@ -42,7 +38,8 @@ export class PlanGrounds {
   async workOut(sources: readonly Side[], shell: Side, decisions: Decisions | undefined, now: string): Promise<Worked> {
     const standing = await standingRecipe(this.manager, shell.department);
     const recipe = standing === undefined ? '' : JSON.stringify(standing);
-    const key = `${sources.map((source) => keyOf(source, shell)).join(' ')} ${now.slice(0, 10)} ${recipe}`;
+    const terms = await termsVersion(this.manager);
+    const key = `${sources.map((source) => keyOf(source, shell)).join(' ')} ${terms} ${now.slice(0, 10)} ${recipe}`;
     const known = decisions === undefined ? this.untouched.get(key) : undefined;
     if (known !== undefined) return known;
     const input = inputOn(await this.grounds(sources, shell), decisions, now, standing);

@@ -76,12 +76,14 @@ async function runsOf(manager: EntityManager, plan: PlanRow): Promise<RunView[]>
   );
 }
 
+/** Shells of one code and number in one term: a condition with those three. */
+export const PARALLEL = `course.code = ? AND course.number = ? AND term.name = ?
+  AND course.type = 'course' AND course.archived = 0 AND course.cancelled = 0`;
+
 /** Other shells of the same course in the same term. */
 async function countParallel(manager: EntityManager, { id, code, number, term }: CourseSummary): Promise<number> {
   const [row] = await manager.query<{ shells: number }[]>(
-    `SELECT count(*) AS shells FROM course JOIN term ON term.id = course.term_id
-      WHERE course.code = ? AND course.number = ? AND term.name = ? AND course.id <> ?
-        AND course.type = 'course' AND course.archived = 0 AND course.cancelled = 0`,
+    `SELECT count(*) AS shells FROM course JOIN term ON term.id = course.term_id WHERE ${PARALLEL} AND course.id <> ?`,
     [code, number, term, id],
   );
   return row!.shells;

@@ -80,7 +80,10 @@ async function loadTerms(context: WriteContext, { terms }: Roster): Promise<Coun
       calendar: calendarOf(id, name, firstDay, lastDay),
     })),
   );
-  // Plans are computed anew when a term moved under them.
+  // Plans are computed anew when a term moved under them, and whoever draws on its calendar is told.
+  await context.manager.query('UPDATE term SET version = version + 1 WHERE id IN (SELECT value FROM json_each(?))', [
+    JSON.stringify(changed.map(({ id }) => id)),
+  ]);
   await context.manager.query(
     'UPDATE course SET version = version + 1 WHERE term_id IN (SELECT value FROM json_each(?))',
     [JSON.stringify(changed.map(({ id }) => id))],

@@ -2,6 +2,7 @@
 import { CLOSURE_WORDS, closureName, dayWords, parseDay, weekdayWord, type Calendar, type Closure } from '@yarin/core';
 import { computed } from 'vue';
 import { changeClosure, closureWords, removeClosure, runAs } from './draft.js';
+import DayField from '../shared/DayField.vue';
 
 /** Closed days and swapped ones in their order; what is inherited can be seen, not changed. */
 const { draft, holding, movable, from } = defineProps<{
@@ -73,18 +74,10 @@ function setDay(closure: Closure, side: 'from' | 'to', date: string): void {
             </td>
             <td v-for="side in ['from', 'to'] as const" :key="side" class="side">
               <span class="quiet small">{{ dayWords(parseDay(closure[side])).slice(0, 3) }}</span>
-              <ElDatePicker
+              <DayField
                 :model-value="closure[side]"
-                type="date"
-                size="small"
-                format="D MMM YYYY"
-                value-format="YYYY-MM-DD"
-                popper-class="small-picker"
-                :clearable="false"
-                :prefix-icon="''"
-                class="day"
-                :aria-label="`${side === 'from' ? 'First' : 'Last'} day of ${closureWords(closure)}`"
-                @update:model-value="(date: string) => setDay(closure, side, date)"
+                :label="`${side === 'from' ? 'First' : 'Last'} day of ${closureWords(closure)}`"
+                @update:model-value="(date) => setDay(closure, side, date)"
               />
             </td>
             <td>
@@ -151,10 +144,6 @@ td {
 .bare:focus {
   border-color: var(--rule);
   background: var(--raised);
-}
-
-.facts :deep(.day.day) {
-  width: 112px;
 }
 
 .side {

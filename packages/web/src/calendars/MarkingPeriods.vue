@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { dayWords, formatDay, parseDay, type Calendar } from '@yarin/core';
 import { computed } from 'vue';
+import DayField from '../shared/DayField.vue';
 
 /** Marking periods: a graded date that comes to another one is a doubt. */
 const { draft, holding, movable } = defineProps<{ draft: Calendar; holding: Calendar; movable: boolean }>();
@@ -51,19 +52,12 @@ const take = (at: number): void => set(own.value.toSpliced(at, 1), `${own.value[
           :aria-label="`Name of marking period ${at + 1}`"
           @change="change(at, { name: ($event.target as HTMLInputElement).value.trim() || period.name })"
         />
-        <ElDatePicker
+        <DayField
           v-for="side in ['from', 'to'] as const"
           :key="side"
           :model-value="period[side]"
-          type="date"
-          size="small"
-          format="D MMM YYYY"
-          value-format="YYYY-MM-DD"
-          popper-class="small-picker"
-          :clearable="false"
-          :prefix-icon="''"
-          :aria-label="`${period.name}, ${side === 'from' ? 'first' : 'last'} day`"
-          @update:model-value="(date: string) => change(at, { [side]: date })"
+          :label="`${period.name}, ${side === 'from' ? 'first' : 'last'} day`"
+          @update:model-value="(date) => change(at, { [side]: date })"
         />
         <button class="plain-link" @click="take(at)">take out</button>
       </p>
@@ -80,10 +74,6 @@ const take = (at: number): void => set(own.value.toSpliced(at, 1), `${own.value[
 </template>
 
 <style scoped>
-.setting :deep(.el-date-editor.el-date-editor) {
-  width: 112px;
-}
-
 input {
   width: 130px;
 }

@@ -4,6 +4,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { addTerm } from '../shared/api/calendars.js';
 import { placesOf, sentenceOf } from '../shared/api/client.js';
+import DayField from '../shared/DayField.vue';
 
 const { terms } = defineProps<{ terms: readonly TermCalendar[] }>();
 const emit = defineEmits<{ close: [] }>();
@@ -58,20 +59,15 @@ async function make(): Promise<void> {
       :aria-invalid="places.has('/name')"
       placeholder="Fall 2027"
     />
-    <ElDatePicker
+    <DayField
       v-for="[name, words] in [
         ['firstDay', 'First day'],
         ['lastDay', 'Last day'],
       ] as const"
       :key="name"
       v-model="term[name]"
-      type="date"
-      size="small"
-      format="D MMM YYYY"
-      value-format="YYYY-MM-DD"
-      popper-class="small-picker"
+      :label="words"
       :placeholder="words"
-      :aria-label="words"
     />
     <ElButton size="small" type="primary" native-type="submit" :disabled="!isWhole">Make it</ElButton>
     <button type="button" class="plain-link" @click="emit('close')">close</button>
@@ -90,10 +86,6 @@ form {
 
 .name {
   width: 240px;
-}
-
-form :deep(.el-date-editor.el-date-editor) {
-  width: 170px;
 }
 
 .trouble {

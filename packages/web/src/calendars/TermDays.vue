@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { dayWordsWithYear, parseDay, weekdayWord, type Calendar } from '@yarin/core';
+import DayField from '../shared/DayField.vue';
 
 /** Name, first and last day, zone and how weeks are cut. A part takes zone and weeks from its term. */
 const { draft, isPart, movable } = defineProps<{ draft: Calendar; isPart: boolean; movable: boolean }>();
@@ -29,17 +30,10 @@ function set(name: keyof Calendar, value: string | number, what: string): void {
     </label>
     <label v-for="[name, words] in DAYS" :key="name">
       {{ words }}
-      <ElDatePicker
+      <DayField
         :model-value="draft[name]"
-        type="date"
-        size="small"
-        format="D MMM YYYY"
-        value-format="YYYY-MM-DD"
-        popper-class="small-picker"
-        :clearable="false"
-        :prefix-icon="''"
-        :aria-label="words"
-        @update:model-value="(date: string) => set(name, date, `another ${words}`)"
+        :label="words"
+        @update:model-value="(date) => set(name, date, `another ${words}`)"
       />
     </label>
     <template v-if="!isPart">
@@ -84,9 +78,5 @@ label {
   align-items: center;
   font-size: 13px;
   color: var(--quiet);
-}
-
-.days :deep(.el-date-editor.el-date-editor) {
-  width: 136px;
 }
 </style>

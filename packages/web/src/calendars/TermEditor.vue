@@ -12,7 +12,7 @@ import EffectLines from './EffectLines.vue';
 import MarkingPeriods from './MarkingPeriods.vue';
 import TermDays from './TermDays.vue';
 import { useCalendarDraft } from './useCalendarDraft.js';
-import { useEffect } from './useEffect.js';
+import { useCalendarEffect } from './useCalendarEffect.js';
 
 /** The calendar of one term or part: the strip to draw on, everything on it as a list, and what a change does. */
 const { term, parent, terms, right, holding, beyond, trouble, askEffect, save } = defineProps<{
@@ -41,7 +41,7 @@ const others = computed(() => terms.filter(({ id }) => id !== term.id));
 const sentence = computed(() => beyond(draft.value) || (problems.value[0]?.message ?? ''));
 const movable = computed(() => right.may);
 
-const effect = useEffect(() => {
+const effect = useCalendarEffect(() => {
   if (!isChanged.value || sentence.value !== '') return undefined;
   const calendar = draft.value;
   return () => askEffect(calendar);

@@ -120,6 +120,14 @@ export const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> =
   keep: 'where they were',
 };
 
+/** A policy for all the rest, with the rules that single things, kinds and units have under another one. */
+export const withNarrow = (next: Policy, { byItem, byKind, byUnit }: Policy): Policy => ({
+  ...next,
+  ...(byItem && { byItem }),
+  ...(byKind && { byKind }),
+  ...(byUnit && { byUnit }),
+});
+
 export const ruleWords = ({ rule = 'week' }: Policy): string => RULE_WORDS[rule];
 
 export function weekdayMapWords({ weekdays = {} }: Policy): string {

@@ -17,6 +17,10 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Alt → ←', 'into a unit, and out of it'],
   ['h', 'set a date by hand'],
   ['[ ]', 'previous and next doubt'],
+  ['space', 'among dates: choose one'],
+  ['Shift ↑ ↓', 'choose a stretch of dates or days'],
+  ['Ctrl A', 'choose all dates'],
+  ['Ctrl V', 'paste a column of dates'],
   ['f', 'fine as it is'],
   ['?', 'this list'],
 ];
@@ -28,7 +32,7 @@ useKeys({ '?': () => (isOpen.value = true) });
 <template>
   <ElDialog v-model="isOpen" title="Keys" width="420px">
     <dl class="keys">
-      <template v-for="[key, what] in KEYS" :key="key">
+      <template v-for="[key, what] in KEYS" :key="what">
         <dt>
           <kbd>{{ key }}</kbd>
         </dt>

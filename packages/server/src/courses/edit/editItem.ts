@@ -3,6 +3,8 @@ import {
   checkDetails,
   linksOf,
   parseDay,
+  reversedMoments,
+  ROLE_WORDS,
   type EditOutcome,
   type Item,
   type ItemChanges,
@@ -160,21 +162,13 @@ const bytesProblems = ({ kind }: SnapshotItem, details: Readonly<Record<string, 
           where: `/changes/details/${name}`,
         }));
 
-/** Something can't end before it starts, nor close before it opens, for the same people. */
-function orderProblems(moments: NonNullable<ItemChanges['moments']>): Problem[] {
-  return moments.flatMap(({ role, at, for: people }, index): Problem[] => {
-    const first = role === 'ends' ? 'starts' : role === 'closes' || role === 'due' ? 'opens' : undefined;
-    const before = moments.find((each) => each.role === first && each.for === people);
-    if (before === undefined || before.at <= at) return [];
-    return [
-      {
-        code: 'reversed',
-        message: `This is before it ${first === 'starts' ? 'starts' : 'opens'}; give a later date, or move the other one.`,
-        where: `/changes/moments/${index}/at`,
-      },
-    ];
-  });
-}
+/** What is reversed, at its place in the edit. */
+const orderProblems = (moments: NonNullable<ItemChanges['moments']>): Problem[] =>
+  reversedMoments(moments).map(({ index, before }) => ({
+    code: 'reversed',
+    message: `This is before it ${ROLE_WORDS[before.role]}; give a later date, or move the other one.`,
+    where: `/changes/moments/${index}/at`,
+  }));
 
 const keyed = (moments: NonNullable<ItemChanges['moments']>, key: string, version: number): Moment[] =>
   moments.map(({ id, ...rest }, index) => ({ ...rest, id: id ?? `${key}.${rest.role}-${version}-${index}` }));

@@ -1,4 +1,12 @@
-import { contentHash, momentWords, parseDay, type Problem, type SnapshotItem } from '@yarin/core';
+import {
+  contentHash,
+  momentWords,
+  parseDay,
+  reversedMoments,
+  ROLE_WORDS,
+  type Problem,
+  type SnapshotItem,
+} from '@yarin/core';
 import { CourseRow } from '../../database/entities/course.js';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
 import { nativeHash } from '../../runs/nativeHash.js';
@@ -15,7 +23,7 @@ export interface MomentMoves extends EditOf {
 
 const pointer = (key: string): string => `/moves/${key.replaceAll('~', '~0').replaceAll('/', '~1')}`;
 
-/** What stands in the way: dates on no calendar, moments that are gone, ends before their starts. */
+/** What stands in the way: dates on no calendar, moments that are gone, ends before their starts, dues before they open. */
 function problemsOf(items: readonly SnapshotItem[], moves: MomentMoves['moves']): Problem[] {
   const known = new Set(items.flatMap(({ moments = [] }) => moments.map(({ id }) => id)));
   const problems: Problem[] = [];
@@ -33,18 +41,21 @@ function problemsOf(items: readonly SnapshotItem[], moves: MomentMoves['moves'])
         where: pointer(key),
       });
   }
-  for (const { title, moments = [] } of items)
-    for (const ends of moments.filter(({ role }) => role === 'ends')) {
-      const starts = moments.find((each) => each.role === 'starts' && each.for === ends.for);
-      if (starts === undefined || (moves[starts.id] === undefined && moves[ends.id] === undefined)) continue;
-      const [from, to] = [moves[starts.id] ?? starts.at, moves[ends.id] ?? ends.at];
-      if (to < from)
-        problems.push({
-          code: 'endBeforeStart',
-          message: `“${title}” would end ${momentWords(to)}, before it starts ${momentWords(from)}; move both.`,
-          where: pointer(moves[ends.id] === undefined ? starts.id : ends.id),
-        });
+  for (const { title, moments = [] } of items) {
+    if (moments.every(({ id }) => moves[id] === undefined)) continue;
+    // What was reversed before is none of this move's doing.
+    const known = new Set(reversedMoments(moments).map(({ index }) => index));
+    const moved = moments.map((each) => ({ ...each, at: moves[each.id] ?? each.at }));
+    for (const { index, moment, before } of reversedMoments(moved)) {
+      if (known.has(index)) continue;
+      const key = moves[moment.id] === undefined ? before.id : moment.id;
+      problems.push({
+        code: 'reversed',
+        message: `“${title}”: ${ROLE_WORDS[moment.role]} ${momentWords(moment.at)} would come before ${ROLE_WORDS[before.role]} ${momentWords(before.at)}; move both.`,
+        where: pointer(key),
+      });
     }
+  }
   return problems;
 }
 

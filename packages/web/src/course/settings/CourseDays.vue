@@ -2,6 +2,7 @@
 import { dayWordsWithYear, parseDay } from '@yarin/core';
 import { computed } from 'vue';
 import { useCourseStore } from '../courseStore.js';
+import DayField from '../../shared/DayField.vue';
 
 const course = useCourseStore();
 const view = computed(() => course.view!);
@@ -17,17 +18,11 @@ const words = (date: string): string => dayWordsWithYear(parseDay(date));
     <h2>Start and end</h2>
     <p v-for="{ name, words: role, term } in DAYS" :key="name" class="setting">
       <span class="role">{{ role }}</span>
-      <ElDatePicker
+      <DayField
         v-if="course.mayChange"
         :model-value="view[name] ?? view.calendar[term]"
-        type="date"
-        size="small"
-        format="D MMM YYYY"
-        value-format="YYYY-MM-DD"
-        popper-class="small-picker"
-        :clearable="false"
-        :aria-label="`The course ${role} on`"
-        @update:model-value="(date: string) => course.edit({ [name]: date })"
+        :label="`The course ${role} on`"
+        @update:model-value="(date) => course.edit({ [name]: date })"
       />
       <span v-else>{{ words(view[name] ?? view.calendar[term]) }}</span>
       <span class="quiet small">

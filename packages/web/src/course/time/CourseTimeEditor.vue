@@ -8,7 +8,7 @@ import DayGrid from '../../calendars/DayGrid.vue';
 import type { Span } from '../../calendars/draft.js';
 import EffectLines from '../../calendars/EffectLines.vue';
 import { useCalendarDraft } from '../../calendars/useCalendarDraft.js';
-import { useEffect } from '../../calendars/useEffect.js';
+import { useCalendarEffect } from '../../calendars/useCalendarEffect.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import ClassMeetings from './ClassMeetings.vue';
 
@@ -54,7 +54,7 @@ const isChanged = computed(
     partId.value !== view.partId ||
     JSON.stringify(meetings.value) !== JSON.stringify(view.meetings),
 );
-const effect = useEffect(() => {
+const effect = useCalendarEffect(() => {
   if (!isChanged.value || sentence.value !== '') return undefined;
   const asked = time.value;
   return () => askEffect(asked);

@@ -2,7 +2,7 @@
 import { weekdayWord, type Landing, type PlanSourceView, type Policy } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { usePlanStore } from '../planStore.js';
-import { ruleWords } from '../planWords.js';
+import { ruleWords, withNarrow } from '../planWords.js';
 import NarrowRules from './NarrowRules.vue';
 import RulesPanel from './RulesPanel.vue';
 import SheetPanel from './SheetPanel.vue';
@@ -30,10 +30,6 @@ const isProposed = computed(() => isSame(policy.value, suggestion.value.proposed
 const basis = ({ rule = 'week', weekdays = {}, landing = 'next', hour = 'follow' }: Policy): string =>
   JSON.stringify([rule, Object.entries(weekdays).sort(), landing, hour]);
 const isSame = (a: Policy, b: Policy): boolean => basis(a) === basis(b);
-const withNarrow = (next: Policy): Policy => {
-  const { byItem, byKind, byUnit } = policy.value;
-  return { ...next, ...(byItem && { byItem }), ...(byKind && { byKind }), ...(byUnit && { byUnit }) };
-};
 const rule = computed(() => {
   const words = ruleWords(policy.value);
   return words[0]!.toUpperCase() + words.slice(1);
@@ -50,7 +46,7 @@ const hasNarrow = computed(() =>
 const backToProposal = (): void =>
   plan.decidePolicy(
     course.value,
-    hasNarrow.value ? withNarrow(suggestion.value.proposed.policy) : undefined,
+    hasNarrow.value ? withNarrow(suggestion.value.proposed.policy, policy.value) : undefined,
     'the proposed rule again',
   );
 </script>
@@ -93,7 +89,7 @@ const backToProposal = (): void =>
       v-if="isOpen"
       :from="from"
       :policy="policy"
-      @take="(next, what) => plan.decidePolicy(course, withNarrow(next), what)"
+      @take="(next, what) => plan.decidePolicy(course, next, what)"
     />
   </div>
 </template>

@@ -11,7 +11,7 @@ import {
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { RULE_WORDS } from '../planWords.js';
+import { RULE_WORDS, withNarrow } from '../planWords.js';
 
 /** Other rules and class-day maps, each with what it would do before it is taken. */
 const { from, policy } = defineProps<{ from: PlanSourceView; policy: Policy }>();
@@ -33,7 +33,7 @@ const keyOf = ({ rule = 'week', weekdays = {} }: Policy): string => `${rule} ${m
 const options = computed((): readonly Option[] => {
   const { proposed, others } = from.suggestion;
   const { weekdays, landing, hour } = policy;
-  const kept = { ...(landing && { landing }), ...(hour && { hour }) };
+  const kept = withNarrow({ ...(landing && { landing }), ...(hour && { hour }) }, policy);
   const tried = [proposed, ...others].map((option) => ({
     policy: { ...option.policy, ...kept },
     words: `${RULE_WORDS[option.policy.rule ?? 'week']}, ${mapped(option.policy)}`,
@@ -62,7 +62,7 @@ watch(
         plan.index,
         plan.decided,
         course.value,
-        options.value.map((option) => withNarrow(option.policy)),
+        options.value.map((option) => option.policy),
       );
       effects.value = result.ok ? result.value : [];
     }, WAIT_MS);
@@ -71,11 +71,6 @@ watch(
 );
 onBeforeUnmount(() => clearTimeout(timer));
 
-/** Rules for single things, kinds and units stay. */
-function withNarrow(next: Policy): Policy {
-  const { byItem = {}, byKind = {}, byUnit = {} } = policy;
-  return { ...next, byItem, byKind, byUnit };
-}
 function effectWords(at: number): string {
   const effect = effects.value[at];
   if (effect === undefined) return '…';

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { dayWords, patternWords, parseDay, weekdayWords, type Meeting, type PreviewDate } from '@yarin/core';
+import {
+  dayWords,
+  patternWords,
+  parseDay,
+  standingDates,
+  weekdayWords,
+  type Meeting,
+  type PreviewDate,
+} from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -12,7 +20,6 @@ import DatesTable from '../../shared/dates/DatesTable.vue';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
 import SectionsCompared from './SectionsCompared.vue';
-import { standingDates } from './standingDates.js';
 import WeaveChart from './WeaveChart.vue';
 import WorkBar from './WorkBar.vue';
 import { workOf, workWords } from './workWords.js';

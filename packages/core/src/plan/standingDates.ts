@@ -1,7 +1,8 @@
-import { isGraded, type Moment, type PreviewDate, type Snapshot } from '@yarin/core';
-
-/** What a moment of a section in a shared shell has behind the id of the moment that it comes from. */
-const SECTION = /@[^@]*$/;
+import type { Snapshot } from '../course/snapshot.js';
+import type { Moment } from '../schemas/course.js';
+import { isGraded } from './dates.js';
+import type { PreviewDate } from './preview.js';
+import { withoutSection } from './sharedShell.js';
 
 /**
  * Dates as they stand in the new course after a run, beside those they came from: keys survive the copying, and one for
@@ -11,7 +12,7 @@ export function standingDates(source: Snapshot, shell: Snapshot): PreviewDate[] 
   const standing = new Map<string, Moment[]>();
   for (const { moments = [] } of shell.items)
     for (const moment of moments)
-      for (const id of new Set([moment.id, moment.id.replace(SECTION, '')]))
+      for (const id of new Set([moment.id, withoutSection(moment.id)]))
         standing.set(id, [...(standing.get(id) ?? []), moment]);
   return source.items.flatMap((item) =>
     (item.moments ?? []).flatMap((moment) =>

@@ -9,7 +9,7 @@ const WAIT_MS = 400;
  *
  * @param ask  the question for the draft as it stands; `undefined` when there is nothing to ask
  */
-export function useEffect(ask: () => (() => Promise<CalendarEffect>) | undefined) {
+export function useCalendarEffect(ask: () => (() => Promise<CalendarEffect>) | undefined) {
   const effect = shallowRef<CalendarEffect | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let asked = 0;

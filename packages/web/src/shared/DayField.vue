@@ -1,0 +1,28 @@
+<script setup lang="ts">
+/** A date that is typed or chosen, as `YYYY-MM-DD`. */
+const date = defineModel<string>({ required: true });
+const { label } = defineProps<{ label: string; placeholder?: string }>();
+</script>
+
+<template>
+  <span class="field">
+    <ElDatePicker
+      v-model="date"
+      type="date"
+      size="small"
+      format="D MMM YYYY"
+      value-format="YYYY-MM-DD"
+      popper-class="small-picker"
+      :clearable="false"
+      :prefix-icon="''"
+      :placeholder="placeholder ?? ''"
+      :aria-label="label"
+    />
+  </span>
+</template>
+
+<style scoped>
+.field :deep(.el-date-editor.el-date-editor) {
+  width: 118px;
+}
+</style>
