@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import type { Calendar, CalendarEffect, Right, TermCalendar } from '@yarin/core';
-import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import { computed, ref } from 'vue';
 import { useUndoKeys } from '../shared/useUndoKeys.js';
 import { count } from '../shared/words.js';
 import AddMany from './AddMany.vue';
-import ChosenDays from './ChosenDays.vue';
 import ClosureList from './ClosureList.vue';
-import DayGrid from './DayGrid.vue';
-import type { Span } from './draft.js';
+import StripToDraw from './StripToDraw.vue';
 import EffectLines from './EffectLines.vue';
 import MarkingPeriods from './MarkingPeriods.vue';
 import TermDays from './TermDays.vue';
@@ -32,9 +30,6 @@ const emit = defineEmits<{ remove: [] }>();
 
 const work = useCalendarDraft(() => ({ name: term.name, ...term.own }), holding);
 const { draft, effective, shown, problems, isChanged, change, undoable, redoable } = work;
-const chosen = ref<Span | null>(null);
-const panel = useTemplateRef<InstanceType<typeof ChosenDays>>('panel');
-const grid = useTemplateRef<InstanceType<typeof DayGrid>>('grid');
 const isSaving = ref(false);
 const parts = computed(() => terms.filter(({ parentId }) => parentId === term.id));
 const others = computed(() => terms.filter(({ id }) => id !== term.id));
@@ -48,10 +43,6 @@ const effect = useCalendarEffect(() => {
 });
 useUndoKeys(work);
 
-function letGo(): void {
-  chosen.value = null;
-  void nextTick(() => grid.value?.focus());
-}
 async function keep(): Promise<void> {
   isSaving.value = true;
   await save(term, draft.value);
@@ -99,18 +90,13 @@ async function keep(): Promise<void> {
     <p v-if="trouble || sentence" class="trouble" role="alert">{{ trouble || sentence }}</p>
     <p v-if="!right.may" class="quiet small">{{ right.why }}</p>
     <TermDays :draft="draft" :is-part="parent !== undefined" :movable="movable" @change="change" />
-    <DayGrid ref="grid" v-model:chosen="chosen" :calendar="shown" :movable="movable" @choose="panel?.focus()" />
-    <p v-if="movable && !chosen" class="quiet small hint">
-      Drag over days to close them, or move with the arrows, hold Shift to take more, and press Enter.
-    </p>
-    <ChosenDays
-      v-if="movable && chosen"
-      ref="panel"
+    <StripToDraw
       :draft="draft"
       :holding="effective"
-      :chosen="chosen"
+      :shown="shown"
+      :movable="movable"
+      hint="Drag over days to close them, or move with the arrows, hold Shift to take more, and press Enter."
       @change="change"
-      @done="letGo"
     />
     <div class="below">
       <ClosureList
@@ -153,10 +139,6 @@ header {
 .trouble {
   padding: 4px 0;
   color: var(--madder);
-}
-
-.hint {
-  padding: 8px 0;
 }
 
 .below {

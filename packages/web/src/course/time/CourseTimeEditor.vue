@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import type { Calendar, CalendarEffect, CourseCalendarView, CourseTimeEdit, Meeting } from '@yarin/core';
-import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import AddMany from '../../calendars/AddMany.vue';
-import ChosenDays from '../../calendars/ChosenDays.vue';
 import ClosureList from '../../calendars/ClosureList.vue';
-import DayGrid from '../../calendars/DayGrid.vue';
-import type { Span } from '../../calendars/draft.js';
+import StripToDraw from '../../calendars/StripToDraw.vue';
 import EffectLines from '../../calendars/EffectLines.vue';
 import { useCalendarDraft } from '../../calendars/useCalendarDraft.js';
 import { useCalendarEffect } from '../../calendars/useCalendarEffect.js';
@@ -24,9 +22,6 @@ const emit = defineEmits<{ save: [time: CourseTimeEdit] }>();
 
 const partId = ref(view.partId);
 const meetings = shallowRef<readonly Meeting[]>(view.meetings);
-const chosen = ref<Span | null>(null);
-const panel = useTemplateRef<InstanceType<typeof ChosenDays>>('panel');
-const grid = useTemplateRef<InstanceType<typeof DayGrid>>('grid');
 
 /** What the course adds, drawn on like a calendar. */
 const work = useCalendarDraft(
@@ -60,11 +55,6 @@ const effect = useCalendarEffect(() => {
   return () => askEffect(asked);
 });
 const runsIn = computed(() => view.parts.find(({ id }) => id === partId.value)?.name ?? view.term.name);
-
-function letGo(): void {
-  chosen.value = null;
-  void nextTick(() => grid.value?.focus());
-}
 </script>
 
 <template>
@@ -90,26 +80,14 @@ function letGo(): void {
       </div>
     </header>
     <p v-if="sentence" class="trouble" role="alert">{{ sentence }}</p>
-    <DayGrid
-      ref="grid"
-      v-model:chosen="chosen"
-      :calendar="shown"
-      :class-days="classDays"
-      :movable="movable"
-      @choose="panel?.focus()"
-    />
-    <p v-if="movable && !chosen" class="quiet small hint">
-      Class days are ticked. Days that are closed for this course alone, or run otherwise, are drawn here; the college’s
-      stay what they are.
-    </p>
-    <ChosenDays
-      v-if="movable && chosen"
-      ref="panel"
+    <StripToDraw
       :draft="draft"
       :holding="effective"
-      :chosen="chosen"
+      :shown="shown"
+      :class-days="classDays"
+      :movable="movable"
+      hint="Class days are ticked. Days that are closed for this course alone, or run otherwise, are drawn here; the college’s stay what they are."
       @change="change"
-      @done="letGo"
     />
     <div class="below">
       <ClassMeetings
@@ -153,10 +131,6 @@ header {
 .trouble {
   padding: 4px 0;
   color: var(--madder);
-}
-
-.hint {
-  padding: 8px 0;
 }
 
 .below {
