@@ -5,7 +5,15 @@ import { formatDay, parseDay, parseMinute, type Weekday } from './day.js';
 
 const LONGEST_TERM_DAYS = 2 * 366;
 
-const isZone = (timeZone: string): boolean => {
+/** Zones that were found, since making a formatter for one takes as long as moving ten thousand dates. */
+const found = new Set<string>();
+
+function isZone(timeZone: string): boolean {
+  if (!found.has(timeZone) && canFormatIn(timeZone)) found.add(timeZone);
+  return found.has(timeZone);
+}
+
+function canFormatIn(timeZone: string): boolean {
   try {
     new Intl.DateTimeFormat('en-US', { timeZone });
     return true;
@@ -13,7 +21,7 @@ const isZone = (timeZone: string): boolean => {
     if (error instanceof RangeError) return false;
     throw error;
   }
-};
+}
 
 interface Span {
   readonly from: string;

@@ -7,14 +7,11 @@ export type Weekday = number;
 
 export const MINUTES_PER_DAY = 1440;
 
-const digits = (text: string, from: number, to: number): number => {
-  let value = 0;
-  for (let index = from; index < to; index++) {
-    const digit = text.charCodeAt(index) - 48;
-    if (digit < 0 || digit > 9) return NaN;
-    value = value * 10 + digit;
-  }
-  return value;
+/** The number of the two digits at `from`; NaN when there is something else. */
+const twoDigits = (text: string, from: number): number => {
+  const tens = text.charCodeAt(from) - 48;
+  const ones = text.charCodeAt(from + 1) - 48;
+  return tens >= 0 && tens <= 9 && ones >= 0 && ones <= 9 ? tens * 10 + ones : NaN;
 };
 
 const daysInMonth = (year: number, month: number): number => {
@@ -37,14 +34,14 @@ export function dayFrom(year: number, month: number, date: number): Day {
 /** Reads the `YYYY-MM-DD` that `text` begins with; NaN when there is no such date. */
 export function parseDay(text: string): Day {
   if (text.length < 10 || text[4] !== '-' || text[7] !== '-') return NaN;
-  return dayFrom(digits(text, 0, 4), digits(text, 5, 7), digits(text, 8, 10));
+  return dayFrom(twoDigits(text, 0) * 100 + twoDigits(text, 2), twoDigits(text, 5), twoDigits(text, 8));
 }
 
 /** Reads the `HH:mm` at `from`; NaN when there is no such time of day. */
 export function parseMinute(text: string, from = 0): Minute {
   if (text.length !== from + 5 || text[from + 2] !== ':') return NaN;
-  const hour = digits(text, from, from + 2);
-  const minute = digits(text, from + 3, from + 5);
+  const hour = twoDigits(text, from);
+  const minute = twoDigits(text, from + 3);
   return hour <= 23 && minute <= 59 ? hour * 60 + minute : NaN;
 }
 

@@ -12,22 +12,26 @@ const noSuchDate = (at: string, where: string): Problem => ({
 
 const pointer = (key: string): string => key.replaceAll('~', '~0').replaceAll('/', '~1');
 
-/** The moments of a job as numbers, read once. */
+/** The moments of a job as numbers, read once; the day of one that does not exist is `NO_DAY`. */
 export interface ParsedMoments {
-  readonly days: Float64Array;
-  readonly minutes: Float64Array;
+  readonly days: Int32Array;
+  readonly minutes: Int32Array;
 }
+
+/** Far from every day that four digits of a year can name. */
+const NO_DAY = -(2 ** 31);
 
 const TIME_AT = 'YYYY-MM-DDT'.length;
 
-/** Reads the dates of all moments; a day that does not exist is NaN. */
 export function parseMoments(moments: RetimeJob['moments']): ParsedMoments {
-  const days = new Float64Array(moments.length);
-  const minutes = new Float64Array(moments.length);
-  moments.forEach(({ at }, index) => {
-    days[index] = parseDay(at);
-    minutes[index] = parseMinute(at, TIME_AT);
-  });
+  const days = new Int32Array(moments.length);
+  const minutes = new Int32Array(moments.length);
+  for (let at = 0; at < moments.length; at++) {
+    const { at: text } = moments[at]!;
+    const day = parseDay(text);
+    days[at] = Number.isNaN(day) ? NO_DAY : day;
+    minutes[at] = parseMinute(text, TIME_AT);
+  }
   return { days, minutes };
 }
 
@@ -45,7 +49,7 @@ export function checkRetimeJob(job: RetimeJob, { days }: ParsedMoments): Problem
   let different = 0;
   for (let index = 0; index < moments.length; index++) {
     const { id, at } = moments[index]!;
-    if (Number.isNaN(days[index])) problems.push(noSuchDate(at, `/moments/${index}/at`));
+    if (days[index] === NO_DAY) problems.push(noSuchDate(at, `/moments/${index}/at`));
     if (ids.numbers[index] === different) different++;
     else
       problems.push({

@@ -1,30 +1,29 @@
-import { meetingsOn, countingPattern, type ClassMeeting } from '../calendar/meetingIndex.js';
+import { countingPattern, meetingsOn, type ClassMeeting } from '../calendar/meetingIndex.js';
 import type { Meeting } from '../schemas/calendar.js';
-import { startOf, type Moving } from './moving.js';
+import { startOf, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Terms } from './terms.js';
 
 /** The class meeting of the old term that begins and ends with these two moments, if there is one. */
-export function meetingBetween(terms: Terms, starts: Moving, ends: Moving): ClassMeeting | undefined {
-  if (starts.oldDay !== ends.oldDay) return undefined;
-  const same = meetingsOn(terms.oldMeetings.all, starts.oldDay).filter(
-    ({ start, end }) => start === starts.oldMinute && end === ends.oldMinute,
+export function meetingBetween(terms: Terms, moving: Moving, starts: Place, ends: Place): ClassMeeting | undefined {
+  const { oldDays, oldMinutes, moments } = moving;
+  if (oldDays[starts] !== oldDays[ends]) return undefined;
+  const same = meetingsOn(terms.oldMeetings.all, oldDays[starts]!).filter(
+    ({ start, end }) => start === oldMinutes[starts] && end === oldMinutes[ends],
   );
-  return same.find(({ series }) => series === starts.moment.series) ?? same[0];
+  return same.find(({ series }) => series === moments[starts]!.series) ?? same[0];
 }
 
-/**
- * The class meeting that a class event is: an event whose `starts` and `ends` are those of a class meeting.
- *
- * @param group  the moments of one item for the same people
- */
-export function classMeetingOf(terms: Terms, group: readonly Moving[]): ClassMeeting | undefined {
-  if (group[0]!.moment.kind !== 'event') return undefined;
-  const starts = group.filter(({ moment }) => moment.role === 'starts');
-  const ends = group.filter(({ moment }) => moment.role === 'ends');
-  if (starts.length === 0 || ends.length !== starts.length) return undefined;
+/** The class meeting that a class event is: an event whose `starts` and `ends` are those of a class meeting. */
+export function classMeetingOf(terms: Terms, moving: Moving, group: ItemGroup): ClassMeeting | undefined {
+  const { moments } = moving;
+  if (moments[group[0]!]!.kind !== 'event') return undefined;
+  const ends = group.filter((at) => moments[at]!.role === 'ends');
+  if (ends.length === 0) return undefined;
+  const starts = group.filter((at) => moments[at]!.role === 'starts');
+  if (ends.length !== starts.length) return undefined;
   let first: ClassMeeting | undefined;
   for (const end of ends) {
-    const meeting = meetingBetween(terms, startOf(end, starts)!, end);
+    const meeting = meetingBetween(terms, moving, startOf(moving, end, starts)!, end);
     if (meeting === undefined) return undefined;
     first ??= meeting;
   }

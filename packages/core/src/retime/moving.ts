@@ -1,61 +1,80 @@
-import { MINUTES_PER_DAY, type Day, type Minute } from '../calendar/day.js';
+import { MINUTES_PER_DAY, type Day } from '../calendar/day.js';
 import type { RetimeMoment } from '../schemas/retimeJob.js';
-import type { FlagBits } from './flags.js';
 import { numbered } from './numbered.js';
 import type { PolicyOf } from './policy.js';
 import type { RuleUsed, Step } from './steps.js';
 
-/** A moment on its way to its new date; the stages of retiming change it in turn. */
+/** What becomes of a date: a rule moves it, it is cleared or kept, or a person set it. */
+export type Fate = 'moved' | 'cleared' | 'kept' | 'byHand';
+
+/**
+ * The moments of a job on their way to their new dates; every list is by place in the job. The stages of retiming
+ * change days, minutes, rules, flags and steps in turn. Lists of numbers instead of objects, since 100,000 moments are
+ * looked at many times, and making and collecting the objects cost more than the rules did.
+ */
 export interface Moving {
-  readonly moment: RetimeMoment;
-  readonly policyOf: PolicyOf;
-  readonly oldDay: Day;
-  readonly oldMinute: Minute;
-  readonly state: 'moved' | 'cleared' | 'kept' | 'byHand';
+  readonly moments: readonly RetimeMoment[];
+  readonly policies: readonly PolicyOf[];
+  readonly fates: readonly Fate[];
+  readonly oldDays: Int32Array;
+  /** Minutes since midnight. */
+  readonly oldMinutes: Int32Array;
   /** Meaningless when cleared. */
-  day: Day;
-  minute: Minute;
-  rule: RuleUsed;
-  flags: FlagBits;
-  steps: readonly Step[];
+  readonly days: Int32Array;
+  readonly minutes: Int32Array;
+  readonly rules: RuleUsed[];
+  /** `FlagBits`. */
+  readonly flags: Uint16Array;
+  readonly steps: (readonly Step[])[];
 }
+
+/** Place of a moment in the lists of `Moving`. */
+export type Place = number;
 
 /** Wall-clock minutes since 1970-01-01. */
-export const oldTotal = (moving: Moving): number => moving.oldDay * MINUTES_PER_DAY + moving.oldMinute;
-export const newTotal = (moving: Moving): number => moving.day * MINUTES_PER_DAY + moving.minute;
+export const oldTotal = ({ oldDays, oldMinutes }: Moving, at: Place): number =>
+  oldDays[at]! * MINUTES_PER_DAY + oldMinutes[at]!;
+export const newTotal = ({ days, minutes }: Moving, at: Place): number => days[at]! * MINUTES_PER_DAY + minutes[at]!;
 
-export function moveTo(moving: Moving, total: number): void {
-  moving.day = Math.floor(total / MINUTES_PER_DAY);
-  moving.minute = total - moving.day * MINUTES_PER_DAY;
+export function moveTo({ days, minutes }: Moving, at: Place, total: number): void {
+  const day: Day = Math.floor(total / MINUTES_PER_DAY);
+  days[at] = day;
+  minutes[at] = total - day * MINUTES_PER_DAY;
 }
+
+/** The moments of one item for the same people, in input order. */
+export type ItemGroup = readonly Place[];
 
 const peopleKey = ({ item, for: people }: RetimeMoment): string | undefined =>
   people === undefined || item === undefined ? item : `${item}\u0000${people}`;
 
-/** Moments of one item for the same people, in input order, where there is more than one. */
-export function groupByItem(moving: readonly Moving[]): readonly (readonly Moving[])[] {
-  const { numbers, count } = numbered(moving.length, (at) => peopleKey(moving[at]!.moment));
+/** The groups of the moments, where there is more than one in it. */
+export function groupByItem(moments: readonly RetimeMoment[]): readonly ItemGroup[] {
+  const { numbers, count } = numbered(moments.length, (at) => peopleKey(moments[at]!));
   const sizes = new Int32Array(count);
   for (const number of numbers) if (number >= 0) sizes[number]!++;
-  const byNumber: (Moving[] | undefined)[] = [];
-  const groups: Moving[][] = [];
+  const groups: Place[][] = [];
+  /** Which group a number has, one up so that 0 is none. */
+  const groupOf = new Int32Array(count);
+  /** How many of a group stand in it already. */
+  const filled = new Int32Array(count);
   for (let at = 0; at < numbers.length; at++) {
     const number = numbers[at]!;
     if (number < 0 || sizes[number]! < 2) continue;
-    const group = byNumber[number];
-    if (group !== undefined) group.push(moving[at]!);
-    else groups.push((byNumber[number] = [moving[at]!]));
+    if (groupOf[number] === 0) groupOf[number] = groups.push(new Array<Place>(sizes[number]!));
+    groups[groupOf[number]! - 1]![filled[number]!++] = at;
   }
   return groups;
 }
 
 /** The `starts` that an `ends` belongs to: the last at or before it in the old term, else the first. */
-export function startOf(ends: Moving, starts: readonly Moving[]): Moving | undefined {
-  let best: Moving | undefined;
-  let first: Moving | undefined;
-  for (const each of starts) {
-    if (first === undefined || oldTotal(each) < oldTotal(first)) first = each;
-    if (oldTotal(each) <= oldTotal(ends) && (best === undefined || oldTotal(each) > oldTotal(best))) best = each;
+export function startOf(moving: Moving, ends: Place, starts: readonly Place[]): Place | undefined {
+  let best: Place | undefined;
+  let first: Place | undefined;
+  for (const at of starts) {
+    const total = oldTotal(moving, at);
+    if (first === undefined || total < oldTotal(moving, first)) first = at;
+    if (total <= oldTotal(moving, ends) && (best === undefined || total > oldTotal(moving, best))) best = at;
   }
   return best ?? first;
 }

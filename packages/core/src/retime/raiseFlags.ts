@@ -3,7 +3,7 @@ import { MINUTES_PER_DAY, parseDay, parseMinute, weekStartOf, type Day } from '.
 import type { Calendar } from '../schemas/calendar.js';
 import type { Role } from '../schemas/retimeJob.js';
 import { FLAG } from './flags.js';
-import { newTotal, oldTotal, type Moving } from './moving.js';
+import { newTotal, oldTotal, type Moving, type Place } from './moving.js';
 import { isOfOtherTerm } from './otherTerm.js';
 import type { Terms } from './terms.js';
 
@@ -18,24 +18,28 @@ export interface Limits {
  * @param now  wall-clock moment in the destination's zone, `YYYY-MM-DDTHH:mm`
  * @see docs/rules.md, "Flags"
  */
-export function raiseFlags(terms: Terms, moving: readonly Moving[], limits: Limits, now: string | undefined): void {
+export function raiseFlags(terms: Terms, moving: Moving, limits: Limits, now: string | undefined): void {
   const { old, new: to } = terms;
+  const { moments, oldDays, days, fates, flags } = moving;
   const nowTotal =
     now === undefined ? -Infinity : parseDay(now) * MINUTES_PER_DAY + parseMinute(now, 'YYYY-MM-DDT'.length);
-  for (const each of moving) {
-    const { oldDay, day, state } = each;
-    if (isOfOtherTerm(oldDay, old)) each.flags |= FLAG.otherTerm;
-    if (state === 'cleared') continue;
-    if (old.isInside(oldDay) && !to.isInside(day)) each.flags |= FLAG.outsideTerm;
-    if (newTotal(each) < nowTotal) each.flags |= FLAG.past;
-    if (state !== 'moved') continue;
-    if (to.isClosed(day)) each.flags |= FLAG.closure;
-    if (isWeekend(to.runsAs(day)) && !isWeekend(old.runsAs(oldDay))) each.flags |= FLAG.weekend;
+  const dues: Place[] = [];
+  for (let at = 0; at < moments.length; at++) {
+    const oldDay = oldDays[at]!;
+    const day = days[at]!;
+    const { graded, role } = moments[at]!;
+    if (graded === true && role === 'due') dues.push(at);
+    if (isOfOtherTerm(oldDay, old)) flags[at]! |= FLAG.otherTerm;
+    if (fates[at] === 'cleared') continue;
+    if (old.isInside(oldDay) && !to.isInside(day)) flags[at]! |= FLAG.outsideTerm;
+    if (newTotal(moving, at) < nowTotal) flags[at]! |= FLAG.past;
+    if (fates[at] !== 'moved') continue;
+    if (to.isClosed(day)) flags[at]! |= FLAG.closure;
+    if (isWeekend(to.runsAs(day)) && !isWeekend(old.runsAs(oldDay))) flags[at]! |= FLAG.weekend;
   }
   raiseOrderChanged(moving);
-  const dues = moving.filter(({ moment }) => moment.graded === true && moment.role === 'due');
-  raiseOtherPeriod(terms, dues);
-  raiseCrowding(terms, dues, limits);
+  raiseOtherPeriod(terms, moving, dues);
+  raiseCrowding(terms, moving, dues, limits);
 }
 
 /** What the comparison of order needs of the moments, by place; in arrays, since every moment is looked at often. */
@@ -47,33 +51,35 @@ interface Totals {
 }
 
 /** Compares every moment with all others of its role in one sweep over the old dates. */
-function raiseOrderChanged(moving: readonly Moving[]): void {
-  const count = moving.length;
+function raiseOrderChanged(moving: Moving): void {
+  const { moments, fates, flags } = moving;
+  const count = moments.length;
   const totals: Totals = {
     old: new Float64Array(count),
     now: new Float64Array(count),
     isMoved: new Uint8Array(count),
   };
-  const byRole = new Map<Role, number[]>();
+  const byRole = new Map<Role, Place[]>();
   for (let at = 0; at < count; at++) {
-    const each = moving[at]!;
-    if ((each.state !== 'moved' && each.state !== 'byHand') || (each.flags & FLAG.otherTerm) !== 0) continue;
-    totals.old[at] = oldTotal(each);
-    totals.now[at] = newTotal(each);
-    totals.isMoved[at] = each.state === 'moved' ? 1 : 0;
-    const places = byRole.get(each.moment.role);
-    if (places === undefined) byRole.set(each.moment.role, [at]);
+    const fate = fates[at];
+    if ((fate !== 'moved' && fate !== 'byHand') || (flags[at]! & FLAG.otherTerm) !== 0) continue;
+    totals.old[at] = oldTotal(moving, at);
+    totals.now[at] = newTotal(moving, at);
+    totals.isMoved[at] = fate === 'moved' ? 1 : 0;
+    const { role } = moments[at]!;
+    const places = byRole.get(role);
+    if (places === undefined) byRole.set(role, [at]);
     else places.push(at);
   }
   for (const places of byRole.values())
-    for (const at of reversedIn(inOldOrder(places, totals), totals)) moving[at]!.flags |= FLAG.orderChanged;
+    for (const at of reversedIn(inOldOrder(places, totals), totals)) flags[at]! |= FLAG.orderChanged;
 }
 
 /** More moments than one role has in any job; with minutes below 2^32 a sort key stays a whole number. */
 const PLACES = 2 ** 21;
 
 /** Places by old date, through one sorted array of numbers. */
-function inOldOrder(places: readonly number[], { old }: Totals): Uint32Array {
+function inOldOrder(places: readonly Place[], { old }: Totals): Uint32Array {
   let earliest = Infinity;
   for (const at of places) if (old[at]! < earliest) earliest = old[at]!;
   const keys = new Float64Array(places.length);
@@ -93,7 +99,7 @@ function inOldOrder(places: readonly number[], { old }: Totals): Uint32Array {
  *
  * @param order  places by old date
  */
-function reversedIn(order: Uint32Array, { old, now, isMoved }: Totals): number[] {
+function reversedIn(order: Uint32Array, { old, now, isMoved }: Totals): Place[] {
   const count = order.length;
   const earliestFrom = new Float64Array(count + 1).fill(Infinity);
   for (let index = count - 1; index >= 0; index--) {
@@ -101,7 +107,7 @@ function reversedIn(order: Uint32Array, { old, now, isMoved }: Totals): number[]
     const after = earliestFrom[index + 1]!;
     earliestFrom[index] = isMoved[at] === 1 && now[at]! < after ? now[at]! : after;
   }
-  const reversed: number[] = [];
+  const reversed: Place[] = [];
   let latestBefore = -Infinity;
   for (let from = 0; from < count;) {
     const day = old[order[from]!]!;
@@ -124,14 +130,18 @@ function periodFinder({ periods = [] }: Calendar): (day: Day) => string | undefi
   return (day) => spans.find(({ from, to }) => from <= day && day <= to)?.name;
 }
 
-function raiseOtherPeriod({ old, new: to }: Terms, dues: readonly Moving[]): void {
+function raiseOtherPeriod(
+  { old, new: to }: Terms,
+  { fates, oldDays, days, flags }: Moving,
+  dues: readonly Place[],
+): void {
   if (!old.calendar.periods?.length || !to.calendar.periods?.length) return;
   const before = periodFinder(old.calendar);
   const after = periodFinder(to.calendar);
-  for (const each of dues) {
-    if (each.state === 'cleared') continue;
-    const was = before(each.oldDay);
-    if (was !== undefined && was !== after(each.day)) each.flags |= FLAG.otherPeriod;
+  for (const at of dues) {
+    if (fates[at] === 'cleared') continue;
+    const was = before(oldDays[at]!);
+    if (was !== undefined && was !== after(days[at]!)) flags[at]! |= FLAG.otherPeriod;
   }
 }
 
@@ -141,17 +151,24 @@ interface DayLoad {
   mixed: boolean;
 }
 
-function raiseCrowding({ new: to }: Terms, dues: readonly Moving[], { perDay, perWeek }: Limits): void {
+function raiseCrowding(
+  { new: to }: Terms,
+  { fates, oldDays: wasOn, days: isOn, flags }: Moving,
+  dues: readonly Place[],
+  { perDay, perWeek }: Limits,
+): void {
   const week = (day: Day): Day => weekStartOf(day, to.weekStartsOn);
   const newDays = new Map<Day, DayLoad>();
   const newWeeks = new Map<Day, number>();
   const oldDays = new Map<Day, number>();
   const oldWeeks = new Map<Day, number>();
   const add = (counts: Map<Day, number>, key: Day): void => void counts.set(key, (counts.get(key) ?? 0) + 1);
-  for (const { state, oldDay, day } of dues) {
+  for (const at of dues) {
+    const oldDay = wasOn[at]!;
+    const day = isOn[at]!;
     add(oldDays, oldDay);
     add(oldWeeks, week(oldDay));
-    if (state === 'cleared') continue;
+    if (fates[at] === 'cleared') continue;
     add(newWeeks, week(day));
     const load = newDays.get(day);
     if (load === undefined) newDays.set(day, { count: 1, oldDay, mixed: false });
@@ -160,13 +177,15 @@ function raiseCrowding({ new: to }: Terms, dues: readonly Moving[], { perDay, pe
       if (load.oldDay !== oldDay) load.mixed = true;
     }
   }
-  for (const each of dues) {
-    if (each.state === 'cleared') continue;
-    const load = newDays.get(each.day)!;
-    if (load.mixed) each.flags |= FLAG.sameDay;
-    const inWeek = newWeeks.get(week(each.day))!;
-    const dayCrowded = load.count > perDay && load.count > oldDays.get(each.oldDay)!;
-    const weekCrowded = inWeek > perWeek && inWeek > oldWeeks.get(week(each.oldDay))!;
-    if (dayCrowded || weekCrowded) each.flags |= FLAG.crowded;
+  for (const at of dues) {
+    if (fates[at] === 'cleared') continue;
+    const oldDay = wasOn[at]!;
+    const day = isOn[at]!;
+    const load = newDays.get(day)!;
+    if (load.mixed) flags[at]! |= FLAG.sameDay;
+    const inWeek = newWeeks.get(week(day))!;
+    const dayCrowded = load.count > perDay && load.count > oldDays.get(oldDay)!;
+    const weekCrowded = inWeek > perWeek && inWeek > oldWeeks.get(week(oldDay))!;
+    if (dayCrowded || weekCrowded) flags[at]! |= FLAG.crowded;
   }
 }

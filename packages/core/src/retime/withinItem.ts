@@ -1,23 +1,25 @@
 import { meetingsOn } from '../calendar/meetingIndex.js';
 import type { ZoneClock } from '../calendar/skippedHour.js';
-import type { Role } from '../schemas/retimeJob.js';
+import type { RetimeMoment, Role } from '../schemas/retimeJob.js';
 import { meetingBetween } from './classEvents.js';
 import { FLAG } from './flags.js';
-import { moveTo, newTotal, oldTotal, startOf, type Moving } from './moving.js';
+import { moveTo, newTotal, oldTotal, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Terms } from './terms.js';
 
 const LEADING: readonly Role[] = ['due', 'starts', 'opens'];
 const TRAILING: readonly Role[] = ['late', 'closes', 'answers'];
 
-const hasNewDate = ({ state }: Moving): boolean => state !== 'cleared';
+const hasNewDate = ({ fates }: Moving, at: Place): boolean => fates[at] !== 'cleared';
 
 /** The earliest `due`, else the earliest `starts`, else the earliest `opens`, of those that have a new date. */
-function leaderOf(group: readonly Moving[]): Moving | undefined {
+function leaderOf(moving: Moving, group: ItemGroup): Place | undefined {
+  const { moments } = moving;
   for (const role of LEADING) {
-    let leader: Moving | undefined;
-    for (const each of group)
-      if (each.moment.role === role && hasNewDate(each) && (leader === undefined || oldTotal(each) < oldTotal(leader)))
-        leader = each;
+    let leader: Place | undefined;
+    for (const at of group) {
+      if (moments[at]!.role !== role || !hasNewDate(moving, at)) continue;
+      if (leader === undefined || oldTotal(moving, at) < oldTotal(moving, leader)) leader = at;
+    }
     if (leader !== undefined) return leader;
   }
   return undefined;
@@ -27,58 +29,66 @@ function leaderOf(group: readonly Moving[]): Moving | undefined {
  * Keeps what belongs together in order: whatever stood before, level with or after its leader stays so.
  * `ends` are left to `followStarts`.
  *
- * @param group  the moments of one item for the same people
  * @see docs/rules.md, "Within one item"
  */
-export function followLeader(group: readonly Moving[]): void {
-  const leader = leaderOf(group);
+export function followLeader(moving: Moving, group: ItemGroup): void {
+  const leader = leaderOf(moving, group);
   if (leader === undefined) return;
-  const hasStarts = group.some((each) => each.moment.role === 'starts' && hasNewDate(each));
-  for (const each of group) {
-    if (each === leader || each.state !== 'moved' || (each.moment.role === 'ends' && hasStarts)) continue;
-    const side = Math.sign(oldTotal(each) - oldTotal(leader));
-    const always = leader.state === 'byHand' && TRAILING.includes(each.moment.role);
-    if (!always && Math.sign(newTotal(each) - newTotal(leader)) === side) continue;
-    const days = each.oldDay - leader.oldDay;
-    each.day = leader.day + days;
-    each.minute = each.oldMinute;
-    if (Math.sign(newTotal(each) - newTotal(leader)) !== side)
-      moveTo(each, newTotal(leader) + oldTotal(each) - oldTotal(leader));
-    each.steps = [...each.steps, { step: 'withLeader', role: leader.moment.role, days }];
+  const { moments, fates, oldDays, oldMinutes, days, minutes, steps } = moving;
+  const hasStarts = group.some((at) => moments[at]!.role === 'starts' && hasNewDate(moving, at));
+  const leaderWas = oldTotal(moving, leader);
+  const leaderIs = newTotal(moving, leader);
+  for (const at of group) {
+    const { role } = moments[at]!;
+    if (at === leader || fates[at] !== 'moved' || (role === 'ends' && hasStarts)) continue;
+    const side = Math.sign(oldTotal(moving, at) - leaderWas);
+    const always = fates[leader] === 'byHand' && TRAILING.includes(role);
+    if (!always && Math.sign(newTotal(moving, at) - leaderIs) === side) continue;
+    const distance = oldDays[at]! - oldDays[leader]!;
+    days[at] = days[leader]! + distance;
+    minutes[at] = oldMinutes[at]!;
+    if (Math.sign(newTotal(moving, at) - leaderIs) !== side)
+      moveTo(moving, at, leaderIs + oldTotal(moving, at) - leaderWas);
+    steps[at] = [...steps[at]!, { step: 'withLeader', role: moments[leader]!.role, days: distance }];
   }
 }
 
 /** Each `ends` goes with its `starts`: as many days after it as before, and as many minutes later in the day. */
-export function followStarts(terms: Terms, group: readonly Moving[]): void {
-  if (!group.some(({ moment }) => moment.role === 'ends')) return;
-  const starts = group.filter((each) => each.moment.role === 'starts' && hasNewDate(each));
+export function followStarts(terms: Terms, moving: Moving, group: ItemGroup): void {
+  const { moments, fates, oldDays, oldMinutes, days, minutes, steps } = moving;
+  if (!group.some((at) => moments[at]!.role === 'ends')) return;
+  const starts = group.filter((at) => moments[at]!.role === 'starts' && hasNewDate(moving, at));
   if (starts.length === 0) return;
   for (const ends of group) {
-    if (ends.moment.role !== 'ends' || ends.state !== 'moved') continue;
-    const start = startOf(ends, starts)!;
-    const before = meetingBetween(terms, start, ends);
+    if (moments[ends]!.role !== 'ends' || fates[ends] !== 'moved') continue;
+    const start = startOf(moving, ends, starts)!;
+    const before = meetingBetween(terms, moving, start, ends);
     const going =
       before === undefined
         ? []
-        : meetingsOn(terms.newMeetings.all, start.day).filter((meeting) => meeting.start === start.minute);
+        : meetingsOn(terms.newMeetings.all, days[start]!).filter((meeting) => meeting.start === minutes[start]);
     const meeting = going.find(({ series }) => series === before?.series) ?? going[0];
     if (meeting !== undefined) {
-      ends.day = meeting.day;
-      ends.minute = meeting.end;
+      days[ends] = meeting.day;
+      minutes[ends] = meeting.end;
     } else {
-      ends.day = start.day + (ends.oldDay - start.oldDay);
-      ends.minute = ends.oldMinute + (start.minute - start.oldMinute);
-      moveTo(ends, newTotal(ends));
+      days[ends] = days[start]! + (oldDays[ends]! - oldDays[start]!);
+      minutes[ends] = oldMinutes[ends]! + (minutes[start]! - oldMinutes[start]!);
+      moveTo(moving, ends, newTotal(moving, ends));
     }
-    ends.steps = [...ends.steps, { step: 'withStart' }];
+    steps[ends] = [...steps[ends]!, { step: 'withStart' }];
   }
 }
 
-/** A time of day that the destination's zone skips on that day moves to the first minute that exists. */
-export function skipMissingHour(clock: ZoneClock, moving: Moving): void {
-  const missing = clock.missingFor(moving.day, moving.minute);
-  if (missing === 0) return;
-  moving.steps = [...moving.steps, { step: 'skippedHour', from: moving.minute }];
-  moveTo(moving, newTotal(moving) + missing);
-  moving.flags |= FLAG.missingHour;
+/** Times of day that the destination's zone skips on their day move to the first minute that exists. */
+export function skipMissingHours(clock: ZoneClock, moving: Moving, concerns: (moment: RetimeMoment) => boolean): void {
+  const { moments, fates, days, minutes, flags, steps } = moving;
+  for (let at = 0; at < moments.length; at++) {
+    if (fates[at] !== 'moved' || !concerns(moments[at]!)) continue;
+    const missing = clock.missingFor(days[at]!, minutes[at]!);
+    if (missing === 0) continue;
+    steps[at] = [...steps[at]!, { step: 'skippedHour', from: minutes[at]! }];
+    moveTo(moving, at, newTotal(moving, at) + missing);
+    flags[at]! |= FLAG.missingHour;
+  }
 }
