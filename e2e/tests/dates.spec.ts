@@ -251,3 +251,53 @@ test('points, category and attempts are set for many at once in the plan, and la
   await expect(page.getByRole('row', { name: /^Quiz 4/ })).toContainText('25');
   await expect(page.getByRole('row', { name: /^Quiz 5/ })).toContainText('20');
 });
+
+test('two sections share a shell: each has class days and a map of its own, looked at by itself, brought and taken back', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openDates(page);
+  const plan = page.url();
+  await page.getByRole('link', { name: 'calendar', exact: true }).click();
+  const section = (meeting: number) => page.getByRole('textbox', { name: `Section of meeting ${meeting},` });
+  for (const meeting of [1, 2]) await section(meeting).fill('02');
+  for (const [meeting, day] of [
+    [3, 'Mon'],
+    [4, 'Wed'],
+  ] as const) {
+    await page.getByRole('button', { name: 'one more meeting' }).click();
+    await page.getByRole('combobox', { name: `Day of meeting ${meeting}` }).selectOption(day);
+    await section(meeting).fill('05');
+  }
+  await page.getByRole('button', { name: 'Save when it runs' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+
+  await page.goto(plan);
+  const notice = page.getByRole('region', { name: 'The calendar changed' });
+  await expect(notice).toContainText('Class meets Mon Tue Wed Thu 14:00, it was Tue Thu 14:00');
+  await notice.getByRole('button', { name: 'seen' }).click();
+  // Of the new term week 4 alone; Lab 3 was due Mon 2 Feb 2026.
+  await page.locator('rect.week.pick').nth(4).click();
+  const lab3 = (words: string) => row(page, new RegExp(`Lab 3: .* for ${words}`));
+  await expect(lab3('02 due .* Tue 2 Feb 23:59')).toHaveCount(1);
+  await page.getByRole('button', { name: 'section 05', exact: true }).click();
+  await expect(lab3('05 due .* Mon 1 Feb 23:59')).toHaveCount(1);
+  await expect(row(page, /for 02/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'other rules' }).click();
+  await page.getByRole('combobox', { name: 'Mon goes to, section 05' }).selectOption('Fri');
+  await expect(lab3('05 due .* Fri 5 Feb 23:59')).toHaveCount(1);
+  await page.getByRole('button', { name: 'section 02', exact: true }).click();
+  await expect(lab3('02 due .* Tue 2 Feb 23:59')).toHaveCount(1);
+
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  const done = page.getByRole('region', { name: 'What was done' });
+  await done.waitFor();
+  await page.goto(plan);
+  await page.locator('rect.week.pick').nth(4).click();
+  await expect(lab3('05 due .* Fri 5 Feb 23:59')).toHaveCount(1);
+  await expect(lab3('02 due .* Tue 2 Feb 23:59')).toHaveCount(1);
+  await page.goto(plan.replace(/\/when$/, ''));
+  await done.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('button', { name: /^Bring \d+ things/ })).toBeVisible();
+});

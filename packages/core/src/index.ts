@@ -49,7 +49,7 @@ export { planCourses } from './plan/planCourses.js';
 export { joinSources, originOf, policiesInForce, type Joined, type SourceGround } from './plan/joinSources.js';
 export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './plan/overlaps.js';
 export { shellWithoutBrought } from './plan/stock.js';
-export { suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
+export { planMapWords, suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
 export { followPlan, followsPlan } from './plan/followPlan.js';
 export { policyEffects, type PolicyEffect } from './plan/policyEffects.js';
 export { reviewPlan, type Review } from './plan/review.js';
@@ -69,7 +69,7 @@ export {
 } from './plan/preview.js';
 export type { PreviewItem } from './plan/landing.js';
 export { isGraded, retimeJobOf } from './plan/dates.js';
-export { retimeForSections } from './plan/sharedShell.js';
+export { classDaysOf, retimeForSections, sectionMap, sectionsIn } from './plan/sharedShell.js';
 export { standingDates } from './plan/standingDates.js';
 export { calendarChange, type CalendarChange, type ChangedDate } from './plan/calendarChange.js';
 export type { Calendar, CalendarAdditions, Closure, Meeting } from './schemas/calendar.js';
@@ -86,7 +86,16 @@ export {
 export type { WorkSet, WorkSets } from './schemas/choices.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
-export type { Landing, NarrowPolicy, Policy, RetimeJob, RetimeMoment, Role, RuleName } from './schemas/retimeJob.js';
+export type { PlanPolicy } from './schemas/planPolicy.js';
+export type {
+  Landing,
+  NarrowPolicy,
+  RetimeJob,
+  RetimeMoment,
+  Role,
+  RuleName,
+  WeekdayMap,
+} from './schemas/retimeJob.js';
 export * from './api/calendars.js';
 export * from './api/courses.js';
 export * from './api/people.js';

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Calendar, CalendarEffect, CalendarsView, CourseCalendarView, PlanView, TermCalendar } from '@yarin/core';
-import { runPlan, startServer, type TestServer } from './testServer.js';
+import { dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const PAUSE = { from: '2027-04-01', to: '2027-04-02', label: 'Spring pause', kind: 'holiday' } as const;
@@ -69,6 +69,26 @@ describe('calendars', () => {
     expect((await plan(id)).calendarChange).toBeNull();
     await save(rhee, await spring(), held.own).expect(200);
     expect((await plan(id)).calendarChange!.what).toEqual(['Spring 2027: Spring pause, 1–2 Apr, is taken out']);
+    await marant.put(`/api/plans/${id}/seen`).expect(204);
+  });
+
+  it('what a person did not see is not brought: a changed calendar stops the run, and the run that follows counts as seen', async () => {
+    const id = await open('eco214-s26-01', 'eco214-s27-03');
+    const { stands } = await plan(id);
+    const held = await spring();
+    await save(rhee, held, { ...held.own, closures: [...held.own.closures!, PAUSE] }).expect(200);
+    const before = await dumpCourse(server.reading, 'eco214-s27-03');
+    const { body } = await marant.post(`/api/plans/${id}/runs`).send({ stands }).expect(409);
+    expect(body.detail).toContain('Nothing was brought');
+    expect(await dumpCourse(server.reading, 'eco214-s27-03')).toBe(before);
+
+    const changed = await plan(id);
+    expect(changed.calendarChange!.what).toEqual(['Spring 2027: Spring pause, 1–2 Apr, is new']);
+    const { last } = await runPlan(marant, id, changed.stands);
+    expect(last.outcome!.outcome).toBe('brought');
+    expect((await plan(id)).calendarChange).toBeNull();
+    await marant.post(`/api/runs/${last.outcome!.runId}/takeBack`).expect(200);
+    await save(rhee, await spring(), held.own).expect(200);
     await marant.put(`/api/plans/${id}/seen`).expect(204);
   });
 

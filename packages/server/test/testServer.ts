@@ -74,8 +74,9 @@ export async function dumpCourse(reading: DataSource, courseId: string): Promise
 export async function runPlan(
   agent: Awaited<ReturnType<TestServer['as']>>,
   planId: string,
+  stands?: string,
 ): Promise<{ id: string; last: { is: string; outcome?: { outcome: string; runId: string } } }> {
-  const { body } = await agent.post(`/api/plans/${planId}/runs`).expect(202);
+  const { body } = await agent.post(`/api/plans/${planId}/runs`).send({ stands }).expect(202);
   const events = await agent.get(`/api/plans/${planId}/runs/${body.id}/events`).expect(200);
   const states = events.text
     .trim()

@@ -3,7 +3,7 @@ import {
   standingDates,
   type Decisions,
   type DoubtCause,
-  type Policy,
+  type PlanPolicy,
   type PreviewDate,
   type Snapshot,
   type WorkSet,
@@ -86,7 +86,7 @@ describe('choosing rows', () => {
 });
 
 describe('what is decided about dates', () => {
-  const PROPOSED: Policy = { rule: 'week', weekdays: { '1': 2 } };
+  const PROPOSED: PlanPolicy = { rule: 'week', weekdays: { '1': 2 } };
   function aPlan(before: Partial<Decisions> = {}) {
     const decisions = shallowRef<Decisions>({ choices: {}, byHand: {}, settled: {}, ...before });
     const said: string[] = [];

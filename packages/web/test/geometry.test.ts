@@ -105,15 +105,23 @@ describe('the weave', () => {
       { calendar: old, meetings: [] },
       { calendar: next, meetings: [] },
       [
-        date('a@A', '2026-01-12T10:00', '2027-01-12T10:00', { for: 'A' }),
-        date('a@B', '2026-01-12T10:00', '2027-01-11T10:00', { for: 'B' }),
+        date('a@A', '2026-01-12T10:00', '2027-01-12T10:00', { for: 'A', moment: 'a' }),
+        date('a@B', '2026-01-12T10:00', '2027-01-11T10:00', { for: 'B', moment: 'a' }),
         date('b', '2026-01-13T10:00', '2027-01-13T10:00'),
+        date('c', '2026-01-20T10:00', '2027-01-19T10:00', { for: 'team 1' }),
       ],
       new Set(),
     );
     expect(shared.old.weeks[0]!.load).toBe(2);
     expect(shared.new.weeks[0]!.load).toBe(2);
-    expect(shared.strands).toHaveLength(3);
+    // What is for another group counts like anything else.
+    expect(shared.old.weeks[1]!.load).toBe(1);
+    expect(shared.strands.map(({ ids, section }) => [ids, section])).toEqual([
+      [['a@A'], 0],
+      [['a@B'], 1],
+      [['b'], 0],
+      [['c'], 0],
+    ]);
   });
   it('knows the day under the hand', () => {
     expect(weave.dayAt(1.9)).toBe('2027-01-12');

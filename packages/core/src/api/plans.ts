@@ -122,6 +122,8 @@ export interface PlanView {
   readonly standing: ShellStanding;
   readonly notices: readonly RosterNotice[];
   readonly runs: readonly RunView[];
+  /** Names what the plan was computed from beside its decisions: courses, calendars, the standing recipe. */
+  readonly stands: string;
 }
 
 /** A date of a thing, in one of the sections that it comes into. */

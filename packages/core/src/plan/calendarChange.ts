@@ -1,6 +1,8 @@
 import type { Role } from '../schemas/retimeJob.js';
 import { isDoubtful } from '../retime/flags.js';
+import { inSection } from './dates.js';
 import type { PreviewDate } from './preview.js';
+import { datesBySection } from './sharedShell.js';
 
 /** A date that another calendar takes elsewhere. */
 export interface ChangedDate {
@@ -26,13 +28,15 @@ export function calendarChange(
   before: readonly PreviewDate[],
   after: readonly PreviewDate[],
 ): CalendarChange {
-  const was = new Map(before.map((date) => [date.id, date.to]));
+  const beforeOf = datesBySection(before.map(inSection));
   const doubtsOf = (dates: readonly PreviewDate[]): number => dates.filter(({ flags }) => isDoubtful(flags)).length;
   return {
     what,
-    dates: after.flatMap(({ id, title, role, to }) =>
-      was.has(id) && was.get(id) !== to ? [{ id, title, role, was: was.get(id)!, is: to }] : [],
-    ),
+    dates: after.flatMap((date): ChangedDate[] => {
+      const { id, title, role, to } = date;
+      const other = beforeOf(inSection(date)).find((each) => each.to !== to);
+      return other === undefined ? [] : [{ id, title, role, was: other.to, is: to }];
+    }),
     doubtsBefore: doubtsOf(before),
     doubtsAfter: doubtsOf(after),
   };

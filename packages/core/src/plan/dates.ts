@@ -1,13 +1,14 @@
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { Decisions } from '../schemas/choices.js';
-import type { Policy, RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
+import type { RetimeMoment } from '../schemas/retimeJob.js';
 import { originOf } from './joinSources.js';
-import { retimeForSections, withoutSection } from './sharedShell.js';
+import { retimeForSections, withoutSection, type DateInSection, type PlanRetimeJob } from './sharedShell.js';
 import type { PlanDecided, PlanIndex, PreviewDate } from './preview.js';
 
 interface Retiming {
-  readonly policy: Policy;
+  readonly policy: PlanPolicy;
   readonly byHand: Decisions['byHand'];
   readonly now: string | undefined;
 }
@@ -24,7 +25,7 @@ export function retimeJobOf(
   shell: Snapshot,
   comes: (at: number) => boolean,
   { policy, byHand, now }: Retiming,
-): RetimeJob {
+): PlanRetimeJob {
   const hasUnits = Object.keys(policy.byUnit ?? {}).length > 0;
   const parents = hasUnits ? new Map(source.items.map(({ id, parent }) => [id, parent])) : NO_PARENTS;
   const moments: RetimeMoment[] = [];
@@ -80,13 +81,26 @@ export function datesOf(
     });
     const retimed = retimeForSections(job, knownTerms);
     if (!retimed.ok) return fail(retimed.problems);
-    retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section }) => {
-      const { id: moment, item, graded } = job.moments[at]!;
+    retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section, doubtOf }) => {
+      const { id: moment, item, graded, for: people } = job.moments[at]!;
       const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
       const own = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
-      dates.push(section === undefined ? own : { ...own, moment, for: section });
+      const whose = section ?? people;
+      dates.push({
+        ...own,
+        ...(section === undefined ? {} : { moment }),
+        ...(whose === undefined ? {} : { for: whose }),
+        ...(doubtOf === undefined ? {} : { doubtOf }),
+      });
     });
   }
   const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;
   return succeed(joined === undefined ? dates : dates.sort((a, b) => placeOf(a) - placeOf(b)));
 }
+
+/** A date of a plan as one of its section. */
+export const inSection = ({ id, moment = id, for: section, to }: PreviewDate): DateInSection => ({
+  moment,
+  section,
+  to,
+});

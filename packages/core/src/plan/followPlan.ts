@@ -1,5 +1,5 @@
 import type { Choices, Decisions } from '../schemas/choices.js';
-import type { Policy } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
 
 /** Choices that name things of the shell, and so hold for one shell alone. */
 const OF_ONE_SHELL: readonly (keyof Choices)[] = ['equivalents', 'takeOut'];
@@ -14,10 +14,11 @@ const ofShell = (choices: Choices): Choices =>
   ) as Choices;
 
 /** The rule of another section with the class-day map of one's own. */
-function policyFor(followed: Policy | undefined, proposed: Policy): Policy | undefined {
+function policyFor(followed: PlanPolicy | undefined, proposed: PlanPolicy): PlanPolicy | undefined {
   if (followed === undefined) return undefined;
-  const { weekdays: _, ...rule } = followed;
-  return { ...rule, ...(proposed.weekdays === undefined ? {} : { weekdays: proposed.weekdays }) };
+  const { weekdays: _weekdays, sections: _sections, ...rule } = followed;
+  const { weekdays, sections } = proposed;
+  return { ...rule, ...(weekdays && { weekdays }), ...(sections && { sections }) };
 }
 
 /**
@@ -29,7 +30,7 @@ function policyFor(followed: Policy | undefined, proposed: Policy): Policy | und
  * @param proposed  the policy that suits the section
  * @see docs/rules.md, "Parallel sections"
  */
-export function followPlan(followed: Decisions, own: Decisions | undefined, proposed: Policy): Decisions {
+export function followPlan(followed: Decisions, own: Decisions | undefined, proposed: PlanPolicy): Decisions {
   const kept: Decisions = own ?? { choices: {}, byHand: {}, settled: {} };
   const { policy: _policy, policies: _policies, sets: _sets, ...rest } = kept;
   const policy = policyFor(followed.policy, proposed);
@@ -44,7 +45,7 @@ export function followPlan(followed: Decisions, own: Decisions | undefined, prop
 }
 
 /** Whether a section chooses as the other one does, whatever its dates. */
-export function followsPlan(followed: Decisions, own: Decisions, proposed: Policy): boolean {
+export function followsPlan(followed: Decisions, own: Decisions, proposed: PlanPolicy): boolean {
   const { choices, policy, policies, sets } = followPlan(followed, own, proposed);
   return (
     sorted(choices) === sorted(own.choices) &&

@@ -1,7 +1,7 @@
 import type { Finding } from '../choose/finding.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { Choices, Decisions } from '../schemas/choices.js';
-import type { Policy } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
 import type { LineageEntry } from './match.js';
 import { firstOf, originKey, overlapsOf, type Origin } from './overlaps.js';
 
@@ -98,10 +98,10 @@ export function joinSources(
 export function policiesInForce(
   sources: readonly {
     readonly source: Pick<Snapshot, 'course'>;
-    readonly suggestion: { readonly proposed: { readonly policy: Policy } };
+    readonly suggestion: { readonly proposed: { readonly policy: PlanPolicy } };
   }[],
   { policy, policies = {} }: Pick<Decisions, 'policy' | 'policies'>,
-): { readonly policy: Policy; readonly policies: Readonly<Record<string, Policy>> } {
+): { readonly policy: PlanPolicy; readonly policies: Readonly<Record<string, PlanPolicy>> } {
   const inForce = sources.map(({ source: { course }, suggestion }, index) => {
     const decided = index === 0 ? policy : policies[course.id];
     return [course.id, decided ?? suggestion.proposed.policy] as const;

@@ -6,7 +6,7 @@ import { fail, succeed, type Result } from '../problem.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { Course, Item } from '../schemas/course.js';
 import type { Planned, PlanJob } from '../schemas/planJob.js';
-import type { Policy } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
 import { readdressed } from '../words/addresses.js';
 import { joinSources, originOf, type JoinedGround, type SourceGround } from './joinSources.js';
 import { isWritten, type PlanLine, type Verb } from './line.js';
@@ -44,7 +44,7 @@ export function planCourses(job: PlanJob): Result<Planned> {
     findings: findFindings(course, shellItself, knowledgeOf(job)),
     lineage: history.filter(({ sourceCourse }) => sourceCourse === course.course.id),
   }));
-  const policies: Record<string, Policy> = {};
+  const policies: Record<string, PlanPolicy> = {};
   for (const [index, { source, findings }] of grounds.entries()) {
     const { id } = source.course;
     const given = job.policies?.[id] ?? job.policy;

@@ -1,11 +1,13 @@
 import { succeed, type Result } from '../problem.js';
 import { isDoubtful } from '../retime/flags.js';
-import type { Policy } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
+import { differing } from './sharedShell.js';
+import { inSection } from './dates.js';
 import { datesOn, type PlanDecided, type PlanIndex, type PreviewDate } from './preview.js';
 
 /** What another policy would do to the dates of a plan. */
 export interface PolicyEffect {
-  readonly policy: Policy;
+  readonly policy: PlanPolicy;
   /** Dates that would go elsewhere than now, or have none. */
   readonly differs: number;
   /** Dates in doubt under it. */
@@ -22,20 +24,22 @@ export function policyEffects(
   index: PlanIndex,
   decided: PlanDecided,
   course: string,
-  policies: readonly Policy[],
+  policies: readonly PlanPolicy[],
 ): Result<PolicyEffect[]> {
   const now = datesOn(index, decided);
   if (!now.ok) return now;
+  const standing = now.value.map(inSection);
   const effects: PolicyEffect[] = [];
   for (const policy of policies) {
     const dates = datesOn(index, { ...decided, policies: { ...decided.policies, [course]: policy } });
     if (!dates.ok) return dates;
-    effects.push({ policy, differs: differing(now.value, dates.value), doubts: doubtsAmong(dates.value) });
+    effects.push({
+      policy,
+      differs: differing(standing, dates.value.map(inSection)),
+      doubts: doubtsAmong(dates.value),
+    });
   }
   return succeed(effects);
 }
 
 const doubtsAmong = (dates: readonly PreviewDate[]): number => dates.filter(({ flags }) => isDoubtful(flags)).length;
-
-const differing = (now: readonly PreviewDate[], then: readonly PreviewDate[]): number =>
-  now.filter(({ to }, at) => to !== then[at]!.to).length;

@@ -10,7 +10,7 @@ import { succeed, type Result } from '../problem.js';
 import type { DoubtfulMoment } from '../retime/doubt.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
-import type { Policy } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
 import { countByKind, type KindCounts } from './counts.js';
 import { datesOf } from './dates.js';
 import { originOf, type Joined } from './joinSources.js';
@@ -37,9 +37,9 @@ export interface PlanGround {
 export interface PlanDecided {
   readonly decisions: Decisions;
   /** The policy in force: the person's, else the proposed one. */
-  readonly policy: Policy;
+  readonly policy: PlanPolicy;
   /** Of several sources: those of the others than the first, by the id of the course. */
-  readonly policies?: Readonly<Record<string, Policy>> | undefined;
+  readonly policies?: Readonly<Record<string, PlanPolicy>> | undefined;
   /** Wall-clock moment in the destination's zone; dates before it are flagged. */
   readonly now?: string;
 }
@@ -62,9 +62,8 @@ export interface Preview {
 export interface PreviewDate extends DoubtfulMoment {
   readonly item: string;
   readonly graded: boolean;
-  /** Of a date for everybody that differs by section in a shared shell: its moment, and the section that this one is for. */
+  /** Of a date for everybody that differs by section in a shared shell: its moment in the source. */
   readonly moment?: string;
-  readonly for?: string;
 }
 
 /** Both sides of a plan indexed once: what does not change while a person chooses. */

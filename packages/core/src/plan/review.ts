@@ -1,8 +1,11 @@
-import { doubtCauses, type DoubtCause } from '../retime/causes.js';
+import { doubtCauses, type DoubtCause, type TermMoments } from '../retime/causes.js';
+import { mapWords } from '../retime/suggestPolicy.js';
+import type { WeekdayMap } from '../schemas/retimeJob.js';
 import { classesWithoutEvent } from './classSeries.js';
 import { looseEndsOf, type LooseEnd } from './looseEnds.js';
 import { originOf } from './joinSources.js';
-import type { PlanInput, Preview } from './preview.js';
+import type { PlanInput, Preview, PreviewDate } from './preview.js';
+import { classDaysOf, meetingsFor, sectionMap, sectionsIn } from './sharedShell.js';
 
 /** What a person should look at before or after a run; nothing of it holds the run up. */
 export interface Review {
@@ -11,26 +14,58 @@ export interface Review {
 }
 
 /** Gathers the doubts of a preview by cause, and what would be left over after it. */
-export function reviewPlan(
-  { source, joined, shell, findings, decisions, policy, policies = {} }: PlanInput,
-  { dates, items, lines, broken }: Preview,
-): Review {
-  const parts = (joined?.sources ?? [source]).map(({ course, calendar }) => ({
-    old: calendar,
-    new: shell.calendar,
-    meetings: shell.meetings,
-    weekdays: (policies[course.id] ?? policy).weekdays ?? {},
-    moments:
-      joined === undefined
-        ? dates
-        : dates.filter(({ item }) => originOf({ source, joined }, item).course === course.id),
-    ...(joined === undefined ? {} : { course: course.id }),
-  }));
+export function reviewPlan(input: PlanInput, { dates, items, lines, broken }: Preview): Review {
+  const { source, joined, shell, findings, decisions } = input;
   return {
-    causes: doubtCauses(parts, decisions.settled),
+    causes: doubtCauses(termsOf(input, dates), decisions.settled),
     looseEnds: [
       ...looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
       ...classesWithoutEvent({ source, shell, joined }, dates),
     ],
   };
 }
+
+/** The dates of each old term, and of each section where several share the shell, with the terms between which they move. */
+function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, dates: readonly PreviewDate[]) {
+  const sections = sectionsIn(shell.meetings);
+  return (joined?.sources ?? [source]).flatMap(({ course, calendar, meetings }): TermMoments[] => {
+    const own =
+      joined === undefined
+        ? dates
+        : dates.filter(({ item }) => originOf({ source, joined }, item).course === course.id);
+    const inForce = policies[course.id] ?? policy;
+    const terms = {
+      old: calendar,
+      new: shell.calendar,
+      ...(joined === undefined ? {} : { course: course.id }),
+    };
+    if (sections.length === 0)
+      return [{ ...terms, meetings: shell.meetings, weekdays: inForce.weekdays ?? {}, moments: own }];
+    const isOfNone = ({ for: people }: PreviewDate): boolean => people === undefined || !sections.includes(people);
+    const parts = sections.map((section): TermMoments => {
+      const classDays = classDaysOf(section, meetings, shell.meetings);
+      return {
+        ...terms,
+        section,
+        meetings: classDays.to,
+        weekdays: sectionMap(inForce, section, classDays),
+        moments: own.filter((date) => date.for === section || date.doubtOf?.section === section),
+        among: own.filter((date) => date.for === section || isOfNone(date)),
+      };
+    });
+    const [one, ...others] = parts.map(({ weekdays }) => weekdays!);
+    const haveOneMap = others.every((map) => isSameMap(map, one!));
+    return [
+      ...parts,
+      {
+        ...terms,
+        meetings: meetingsFor(shell.meetings, undefined),
+        ...(haveOneMap ? { weekdays: one! } : {}),
+        moments: own.filter((date) => isOfNone(date) && date.doubtOf === undefined),
+        among: own,
+      },
+    ];
+  });
+}
+
+const isSameMap = (one: WeekdayMap, other: WeekdayMap): boolean => mapWords(one) === mapWords(other);

@@ -1,8 +1,11 @@
 import { fail, succeed, type Result } from '../problem.js';
+import type { DoubtOf } from '../retime/doubt.js';
+import { FLAGS, isDoubtful } from '../retime/flags.js';
 import type { Retimed } from '../retime/retime.js';
 import { classDayMap } from '../retime/suggestPolicy.js';
 import type { Calendar, Meeting } from '../schemas/calendar.js';
-import type { RetimeJob, RetimeMoment } from '../schemas/retimeJob.js';
+import type { PlanPolicy } from '../schemas/planPolicy.js';
+import type { RetimeJob, RetimeMoment, WeekdayMap } from '../schemas/retimeJob.js';
 import { retimeFromAnyTerm } from './olderTerms.js';
 
 /** The sections that share a shell: those that its class meetings are for, in order. */
@@ -19,6 +22,8 @@ export interface RetimedFor extends Retimed {
   readonly at: number;
   /** The section that it is for, when its moment was for everybody. */
   readonly section?: string;
+  /** Of a date of everybody: the section in which it is in doubt, when it is in doubt in some alone. */
+  readonly doubtOf?: DoubtOf;
 }
 
 /** The id of a moment in one of the sections that share a shell. */
@@ -27,12 +32,37 @@ const idIn = (id: string, section: string): string => `${id}@${section}`;
 /** The id of the moment that one of a section may come from: without its section, when it has one. */
 export const withoutSection = (id: string): string => id.replace(/@[^@]*$/, '');
 
+/** A job of a plan: in a shell that several sections share each may have a class-day map of its own. */
+export type PlanRetimeJob = Omit<RetimeJob, 'policy'> & { readonly policy?: PlanPolicy };
+
+/**
+ * The class-day map of a section: the one that is given for it, else where the plan has a map the one that its class days
+ * suggest.
+ */
+export function sectionMap(
+  { weekdays = {}, sections = {} }: PlanPolicy,
+  section: string,
+  classDays: { readonly from: readonly Meeting[]; readonly to: readonly Meeting[] },
+): WeekdayMap {
+  return sections[section] ?? (Object.keys(weekdays).length === 0 ? {} : classDayMap(classDays.from, classDays.to));
+}
+
+/** The class meetings of a section in the old course and in the new one. */
+export function classDaysOf(section: string, from: readonly Meeting[], to: readonly Meeting[]) {
+  return {
+    from: sectionsIn(from).includes(section) ? meetingsFor(from, section) : from,
+    to: meetingsFor(to, section),
+  };
+}
+
+/** Places of the moments that concern a section: its own, and those of everybody. */
+export const concerning = ({ moments }: PlanRetimeJob, section: string): number[] =>
+  moments.flatMap(({ for: people }, at) => (people === undefined || people === section ? [at] : []));
+
 /** What a section is moved by: its own class meetings and class-day map, with the moments that concern it. */
-function jobFor(job: RetimeJob, section: string, indices: readonly number[]): RetimeJob {
-  const { byHand = {}, policy = {} } = job;
-  const sourceMeetings = job.source.meetings ?? [];
-  const from = sectionsIn(sourceMeetings).includes(section) ? meetingsFor(sourceMeetings, section) : sourceMeetings;
-  const to = meetingsFor(job.destination.meetings ?? [], section);
+export function jobFor(job: PlanRetimeJob, section: string, indices: readonly number[]): RetimeJob {
+  const { byHand = {}, policy: { sections, ...policy } = {} } = job;
+  const { from, to } = classDaysOf(section, job.source.meetings ?? [], job.destination.meetings ?? []);
   const dates: Record<string, string> = {};
   const moments = indices.map((index): RetimeMoment => {
     const moment = job.moments[index]!;
@@ -41,12 +71,11 @@ function jobFor(job: RetimeJob, section: string, indices: readonly number[]): Re
     if (hand !== undefined) dates[id] = hand;
     return { ...moment, id };
   });
-  const isMapped = Object.keys(policy.weekdays ?? {}).length > 0;
   return {
     ...job,
-    source: { ...job.source, meetings: from },
+    source: { ...job.source, meetings: [...from] },
     destination: { ...job.destination, meetings: to },
-    policy: isMapped ? { ...policy, weekdays: classDayMap(from, to) } : policy,
+    policy: { ...policy, weekdays: sectionMap({ ...policy, ...(sections && { sections }) }, section, { from, to }) },
     moments,
     byHand: dates,
   };
@@ -59,7 +88,7 @@ function jobFor(job: RetimeJob, section: string, indices: readonly number[]): Re
  * @param known  calendars of other terms
  * @see docs/rules.md, "Sections that share a shell"
  */
-export function retimeForSections(job: RetimeJob, known: readonly Calendar[]): Result<readonly RetimedFor[]> {
+export function retimeForSections(job: PlanRetimeJob, known: readonly Calendar[]): Result<readonly RetimedFor[]> {
   const sections = sectionsIn(job.destination.meetings ?? []);
   const ids = new Set(job.moments.map(({ id }) => id));
   const byHand = Object.fromEntries(Object.entries(job.byHand ?? {}).filter(([id]) => ids.has(id)));
@@ -69,11 +98,8 @@ export function retimeForSections(job: RetimeJob, known: readonly Calendar[]): R
   }
   const found: RetimedFor[][] = job.moments.map(() => []);
   const isOther = ({ for: people }: RetimeMoment): boolean => people !== undefined && !sections.includes(people);
-  const runs = sections.map((section) => ({
-    section,
-    indices: job.moments.flatMap((moment, at) => (moment.for === undefined || moment.for === section ? [at] : [])),
-  }));
-  for (const { section, indices } of runs) {
+  for (const section of sections) {
+    const indices = concerning(job, section);
     const retimed = retimeFromAnyTerm(jobFor(job, section, indices), known);
     if (!retimed.ok) return fail(retimed.problems);
     retimed.value.forEach((each, index) => {
@@ -103,6 +129,45 @@ export function retimeForSections(job: RetimeJob, known: readonly Calendar[]): R
 function oneWhereAllAgree(found: readonly RetimedFor[], id: string): readonly RetimedFor[] {
   const [first] = found;
   if (first?.section === undefined || found.some(({ to }) => to !== first.to)) return found;
-  const { section: _, ...everybody } = first;
-  return [{ ...everybody, id }];
+  const doubtful = found.filter(({ flags }) => isDoubtful(flags));
+  const isInSome = doubtful.length > 0 && doubtful.length < found.length;
+  const { section: _, ...everybody } = doubtful[0] ?? first;
+  const flags = FLAGS.filter((flag) => found.some((each) => each.flags.includes(flag)));
+  return [
+    {
+      ...everybody,
+      id,
+      flags,
+      ...(isInSome ? { doubtOf: { section: doubtful[0]!.section!, id: doubtful[0]!.id } } : {}),
+    },
+  ];
+}
+
+/** One date of a moment: of a section, or of everybody. */
+export interface DateInSection {
+  readonly moment: string | number;
+  readonly section: string | undefined;
+  readonly to: string | null;
+}
+
+/** Of dates, those of the same moment as a given one that are for the same section, or for everybody. */
+export function datesBySection(dates: readonly DateInSection[]): (date: DateInSection) => readonly DateInSection[] {
+  const byMoment = new Map<string | number, DateInSection[]>();
+  for (const date of dates) {
+    const known = byMoment.get(date.moment);
+    if (known === undefined) byMoment.set(date.moment, [date]);
+    else known.push(date);
+  }
+  return ({ moment, section: one }) =>
+    (byMoment.get(moment) ?? NO_DATES).filter(
+      ({ section: other }) => other === undefined || one === undefined || other === one,
+    );
+}
+
+const NO_DATES: readonly DateInSection[] = [];
+
+/** How many dates go elsewhere in another reading of the same moments, in which sections may part or agree otherwise. */
+export function differing(now: readonly DateInSection[], then: readonly DateInSection[]): number {
+  const thenOf = datesBySection(then);
+  return now.filter((date) => thenOf(date).some(({ to }) => to !== date.to)).length;
 }

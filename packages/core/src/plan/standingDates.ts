@@ -28,6 +28,7 @@ export function standingDates(source: Snapshot, shell: Snapshot): PreviewDate[] 
         kind: item.kind,
         title: item.title,
         graded: isGraded(item),
+        ...(id === moment.id ? {} : { moment: moment.id }),
         ...(section === undefined ? {} : { for: section }),
       })),
     ),

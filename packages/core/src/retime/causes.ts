@@ -21,10 +21,14 @@ export interface DoubtCause {
 
 /** Doubts that come from the old term: those of two old terms have two causes. */
 const FROM_OLD_TERM: readonly Flag[] = ['wasInBreak', 'orderChanged', 'otherTerm', 'noSuchWeek'];
+/** Doubts that come from the class-day map: those of two sections of a shell have two causes. */
+const FROM_CLASS_DAYS: readonly Flag[] = ['orderChanged', 'noSuchMeeting'];
 
 /** Moments of one old term, and the terms between which they move. */
 export interface TermMoments extends CauseTerms {
   readonly moments: readonly DoubtfulMoment[];
+  /** What their order is compared with; themselves when absent. */
+  readonly among?: readonly DoubtfulMoment[];
   /** Of several old terms: the course whose it is. */
   readonly course?: string;
 }
@@ -52,17 +56,20 @@ export function doubtCauses(
       if (!isDoubtful(moment.flags) || settled[moment.id] === settledAs(moment)) continue;
       const flags = doubtFlags(moment.flags);
       const ofTerm = part.course !== undefined && FROM_OLD_TERM.includes(flags[0]!) ? ` of ${part.course}` : '';
-      const key = `${flags.join('+')}|${detailKey(moment, part.moments, part)}${ofTerm}`;
+      const ofSection = part.section !== undefined && FROM_CLASS_DAYS.includes(flags[0]!) ? ` in ${part.section}` : '';
+      const key = `${flags.join('+')}|${detailKey(moment, amongOf(part), part)}${ofTerm}${ofSection}`;
       const group = groups.get(key);
       if (group === undefined) groups.set(key, { part, moments: [moment] });
       else group.moments.push(moment);
     }
   return [...groups].map(([key, { part, moments }]) => {
-    const cause = describe(key, moments, part.moments, part);
+    const cause = describe(key, moments, amongOf(part), part);
     const isOfTerm = part.course !== undefined && FROM_OLD_TERM.includes(cause.flags[0]!);
     return isOfTerm ? { ...cause, course: part.course } : cause;
   });
 }
+
+const amongOf = ({ moments, among = moments }: TermMoments): readonly DoubtfulMoment[] => among;
 
 const oldBreak = ({ steps }: Retimed): string => {
   const step = steps.find((each) => each.step === 'break');
@@ -136,6 +143,14 @@ function sentenceOf(flag: Flag, group: readonly DoubtfulMoment[], terms: CauseTe
   }
 }
 
+/** “Section 02: ” where all are of one section, “For team 1: ” where all are of another group. */
+function peopleWords(group: readonly DoubtfulMoment[], { section }: CauseTerms): string {
+  const peopleOf = (moment: DoubtfulMoment): string | undefined => moment.for ?? moment.doubtOf?.section;
+  const people = peopleOf(group[0]!);
+  if (people === undefined || group.some((moment) => peopleOf(moment) !== people)) return '';
+  return people === section ? `Section ${people}: ` : `For ${people}: `;
+}
+
 function describe(
   key: string,
   group: readonly DoubtfulMoment[],
@@ -145,7 +160,7 @@ function describe(
   const first = group[0]!;
   const flags = doubtFlags(first.flags);
   const move = `${dayWords(parseDay(first.from))} → ${first.to === null ? 'none' : dayWords(parseDay(first.to))}`;
-  const sentence = sentenceOf(flags[0]!, group, terms);
+  const sentence = `${peopleWords(group, terms)}${sentenceOf(flags[0]!, group, terms)}`;
   return {
     key,
     flags,

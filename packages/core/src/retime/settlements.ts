@@ -66,11 +66,14 @@ function atOldDistance(group: readonly DoubtfulMoment[], all: readonly DoubtfulM
     );
     if (last === undefined) continue;
     const days = parseDay(moment.from) - parseDay(last.from);
-    dates[moment.id] = `${formatDay(parseDay(last.to!) + days)}${moment.to!.slice(10)}`;
+    dates[settableId(moment)] = `${formatDay(parseDay(last.to!) + days)}${moment.to!.slice(10)}`;
   }
   const count = Object.keys(dates).length;
   return count === 0 ? [] : [{ settle: 'byHand', words: 'The old distance', dates }];
 }
+
+/** What is in doubt in one section alone is set for that one. */
+const settableId = ({ id, doubtOf }: DoubtfulMoment): string => doubtOf?.id ?? id;
 
 const followsAnother = ({ steps }: Retimed): boolean =>
   steps.some(({ step }) => step === 'withLeader' || step === 'withStart');
@@ -85,7 +88,7 @@ function byHand(
     const day = to(moment);
     if (day === undefined) return [];
     days.add(day);
-    dates[moment.id] = `${formatDay(day)}${(moment.to ?? moment.from).slice(10)}`;
+    dates[settableId(moment)] = `${formatDay(day)}${(moment.to ?? moment.from).slice(10)}`;
   }
   const [only] = days;
   return [{ settle: 'byHand', words: days.size === 1 ? dayWords(only!) : `${days.size} other days`, dates }];
@@ -115,7 +118,8 @@ function sameDayOfBreak(moment: DoubtfulMoment, { old, new: calendar }: CauseTer
 }
 
 /** Moving this weekday along with the class day before it would bring the old order back. */
-function movedAlong(group: readonly DoubtfulMoment[], { weekdays }: CauseTerms): Settlement[] {
+function movedAlong(group: readonly DoubtfulMoment[], { weekdays, section }: CauseTerms): Settlement[] {
+  if (weekdays === undefined) return [];
   const unmapped = [...new Set(group.map(({ from }) => weekdayOf(parseDay(from))))].filter(
     (each) => weekdays[String(each)] === undefined,
   );
@@ -131,6 +135,7 @@ function movedAlong(group: readonly DoubtfulMoment[], { weekdays }: CauseTerms):
         settle: 'weekdays',
         words: `Move ${weekdayWord(weekday)} to ${weekdayWord(moved)}`,
         weekdays: { ...weekdays, [weekday]: moved },
+        ...(section === undefined ? {} : { section }),
       },
     ];
   }

@@ -3,25 +3,23 @@ import { weekdayWord } from '../calendar/dateWords.js';
 import type { Weekday } from '../calendar/day.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { Meeting } from '../schemas/calendar.js';
-import type { Policy, RetimeJob } from '../schemas/retimeJob.js';
+import type { Policy, RetimeJob, WeekdayMap } from '../schemas/retimeJob.js';
 import { isDoubtful } from './flags.js';
 import { retime } from './retime.js';
 
-export interface PolicyOption {
-  readonly policy: Policy;
+export interface PolicyOption<Of extends Policy = Policy> {
+  readonly policy: Of;
   readonly words: string;
   readonly doubts: number;
   /** How many dates would differ from those of the proposed policy. */
   readonly differs: number;
 }
 
-export interface PolicySuggestion {
-  readonly proposed: PolicyOption;
+export interface PolicySuggestion<Of extends Policy = Policy> {
+  readonly proposed: PolicyOption<Of>;
   readonly reason: string;
-  readonly others: readonly PolicyOption[];
+  readonly others: readonly PolicyOption<Of>[];
 }
-
-type WeekdayMap = Record<string, Weekday>;
 
 const WEEKS_APART_FOR_STRETCH = 3;
 
@@ -67,9 +65,9 @@ export const mapWords = (map: Readonly<Record<string, Weekday>>): string =>
     .map(([from, to]) => `${weekdayWord(Number(from))} to ${weekdayWord(to)}`)
     .join(', ');
 
-const policyWords = ({ rule, weekdays }: Policy): string => {
+/** @param map  the class-day map in words, empty where weekdays stay */
+export const policyWords = ({ rule }: Pick<Policy, 'rule'>, map: string): string => {
   const what = rule === 'stretch' ? 'Same share of the term' : 'Same teaching week';
-  const map = mapWords(weekdays ?? {});
   return map === '' ? `${what}, same weekday` : `${what}, ${map}`;
 };
 
@@ -100,7 +98,7 @@ export function suggestPolicy(job: RetimeJob): Result<PolicySuggestion> {
   const best = tried.reduce((least, each) => (each.doubts < least.doubts ? each : least));
   const options = tried.map((each) => ({
     policy: each.policy,
-    words: policyWords(each.policy),
+    words: policyWords(each.policy, mapWords(each.policy.weekdays ?? {})),
     doubts: each.doubts,
     differs: each.dates.filter(({ to }, index) => to !== best.dates[index]!.to).length,
     isBest: each === best,
@@ -110,10 +108,11 @@ export function suggestPolicy(job: RetimeJob): Result<PolicySuggestion> {
   const without = others.find(
     ({ policy }) => policy.rule === 'week' && Object.keys(policy.weekdays ?? {}).length === 0,
   );
-  const doubts = `${proposed.doubts} ${proposed.doubts === 1 ? 'date' : 'dates'} in doubt`;
-  const reason =
-    without === undefined || without.doubts === proposed.doubts
-      ? doubts
-      : `${doubts}, without the map ${without.doubts}`;
-  return succeed({ proposed, reason, others });
+  return succeed({ proposed, reason: suggestionReason(proposed.doubts, without?.doubts), others });
+}
+
+/** Why a policy is proposed: the dates that it leaves in doubt, and those without a class-day map where that is another. */
+export function suggestionReason(doubts: number, without: number | undefined): string {
+  const inDoubt = `${doubts} ${doubts === 1 ? 'date' : 'dates'} in doubt`;
+  return without === undefined || without === doubts ? inDoubt : `${inDoubt}, without the map ${without}`;
 }

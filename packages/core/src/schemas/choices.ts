@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { WAYS } from '../course/attributes.js';
 import { momentAtSchema } from './calendar.js';
-import { policySchema } from './retimeJob.js';
+import { planPolicySchema } from './planPolicy.js';
 
 const bringOrLeave = Type.Union([Type.Literal('bring'), Type.Literal('leave')]);
 export type BringOrLeave = Static<typeof bringOrLeave>;
@@ -108,9 +108,9 @@ export type WorkSets = Readonly<Record<string, WorkSet>>;
 export const decisionsSchema = Type.Object(
   {
     choices: choicesSchema,
-    policy: Type.Optional(policySchema),
+    policy: Type.Optional(planPolicySchema),
     policies: Type.Optional(
-      Type.Record(Type.String(), policySchema, {
+      Type.Record(Type.String(), planPolicySchema, {
         description: 'Of several sources: by the id of a course, the policy of its dates; the first one’s is `policy`.',
       }),
     ),

@@ -3,7 +3,7 @@ import { FINDING_NAMES } from '../choose/finding.js';
 import { momentAtSchema } from './calendar.js';
 import { answerSchema, choicesSchema } from './choices.js';
 import { courseSchema } from './course.js';
-import { policySchema } from './retimeJob.js';
+import { planPolicySchema } from './planPolicy.js';
 
 /** A course without the schema's own id, which may stand only once in a schema. */
 const embedded = Type.Omit(courseSchema, []);
@@ -25,9 +25,9 @@ export const planJobSchema = Type.Object(
     sources: Type.Array(embedded, { minItems: 1, description: 'The first goes before the others where they overlap.' }),
     destination: embedded,
     choices: Type.Optional(choicesSchema),
-    policy: Type.Optional(policySchema),
+    policy: Type.Optional(planPolicySchema),
     policies: Type.Optional(
-      Type.Record(Type.String(), policySchema, {
+      Type.Record(Type.String(), planPolicySchema, {
         description: 'By the id of a source: the policy of its dates, where they don’t go by `policy`.',
       }),
     ),
@@ -120,7 +120,7 @@ export const plannedSchema = Type.Object(
         items: Type.Array(Type.String()),
       }),
     ),
-    policies: Type.Record(Type.String(), policySchema, {
+    policies: Type.Record(Type.String(), planPolicySchema, {
       description: 'By source, the policy in force: what the job says, else what suits the pair.',
     }),
     course: embedded,

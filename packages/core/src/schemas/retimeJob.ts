@@ -21,14 +21,15 @@ const landingSchema = Type.Union([
 ]);
 export type Landing = Static<typeof landingSchema>;
 
+export const weekdayMapSchema = Type.Record(Type.String({ pattern: '^[1-7]$' }), weekdaySchema, {
+  description: 'A class-day map: old weekday to new weekday.',
+  additionalProperties: false,
+});
+export type WeekdayMap = Static<typeof weekdayMapSchema>;
+
 const policyFields = {
   rule: Type.Optional(ruleNameSchema),
-  weekdays: Type.Optional(
-    Type.Record(Type.String({ pattern: '^[1-7]$' }), weekdaySchema, {
-      description: 'The class-day map: old weekday to new weekday.',
-      additionalProperties: false,
-    }),
-  ),
+  weekdays: Type.Optional(weekdayMapSchema),
   landing: Type.Optional(landingSchema),
   hour: Type.Optional(Type.Union([Type.Literal('follow'), Type.Literal('keep')])),
 };

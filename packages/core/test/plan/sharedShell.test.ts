@@ -1,7 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { indexPlan, previewOn } from '../../src/plan/preview.js';
+import { policyEffects } from '../../src/plan/policyEffects.js';
+import { reviewPlan } from '../../src/plan/review.js';
+import { suggestPlanPolicy } from '../../src/plan/suggestPlanPolicy.js';
 import { meetingsFor, retimeForSections, sectionsIn } from '../../src/plan/sharedShell.js';
 import type { Meeting } from '../../src/schemas/calendar.js';
+import type { PlanPolicy } from '../../src/schemas/planPolicy.js';
 import type { RetimeMoment } from '../../src/schemas/retimeJob.js';
 import { asSnapshot, item, newShell, oldCourse } from '../builders.js';
 import { aJob, SPRING_2026, SPRING_2027 } from '../terms.js';
@@ -55,6 +59,13 @@ describe('two sections that share a shell', () => {
   it('without a class-day map all keep their weekday', () => {
     expect(moved([due('q', '2026-02-02T23:59')], { policy: { rule: 'week' } })).toEqual(['q 2027-02-01T23:59']);
   });
+  it('each section can have a class-day map of its own, also none', () => {
+    const policy = { rule: 'week' as const, weekdays: { '1': 2 }, sections: { A: { '1': 4 }, B: {} } };
+    expect(moved([due('q', '2026-02-02T23:59')], { policy })).toEqual([
+      'q@A 2027-02-04T23:59 A',
+      'q@B 2027-02-01T23:59 B',
+    ]);
+  });
   it('a shell of one section is dated as ever, and a date by hand of a section that is gone does no harm', () => {
     const job = { destination: SPRING_2027, byHand: { 'q@B': '2027-02-08T12:00' } };
     expect(moved([due('q', '2026-02-02T23:59')], job)).toEqual(['q 2027-02-02T23:59']);
@@ -72,6 +83,103 @@ describe('two sections that share a shell', () => {
     expect(meetingsFor([...SHARED, lecture], 'A')).toEqual([SHARED[0], SHARED[1], lecture]);
     expect(meetingsFor([...SHARED, lecture], undefined)).toEqual([lecture]);
   });
+});
+
+const quiz = (id: string, at: string, people?: string) =>
+  item('quiz', id, {
+    moments: [{ id: `${id}-due`, role: 'due', at, ...(people === undefined ? {} : { for: people }) }],
+  });
+const NOTHING_DECIDED = { choices: {}, byHand: {}, settled: {} };
+type Maps = NonNullable<PlanPolicy['sections']>;
+
+/** An old course of these quizzes on the way into the shell of both sections. */
+function ontoShared(...quizzes: ReturnType<typeof quiz>[]) {
+  const source = { ...asSnapshot(oldCourse(...quizzes)), meetings: SPRING_2026.meetings! };
+  return { source, shell: { ...asSnapshot(newShell()), meetings: SHARED }, findings: [], lineage: [] };
+}
+
+describe('what suits a shared shell', () => {
+  it('is a map for the section that has other class days, where that leaves fewer doubts, and none where they stay', () => {
+    const { source, shell, findings } = ontoShared(quiz('q', '2026-02-02T23:59'), quiz('r', '2026-02-04T23:59'));
+    // Monday of week 4 is closed: q lands on Tuesday for B, and goes there for A, whose class met on Monday and meets on Tuesday.
+    const closed = { from: '2027-02-01', to: '2027-02-01', label: 'Storm day', kind: 'holiday' as const };
+    const calendar = { ...SPRING_2027.calendar, closures: [closed] };
+    const suggestion = suggestPlanPolicy(source, { ...shell, calendar }, findings);
+    if (!suggestion.ok) throw new Error(JSON.stringify(suggestion.problems));
+    const { proposed, reason, others } = suggestion.value;
+    expect(proposed.policy).toEqual({
+      rule: 'week',
+      weekdays: { '1': 2, '3': 4 },
+      sections: { A: { '1': 2, '3': 4 }, B: {} },
+    });
+    expect(proposed.words).toBe('Same teaching week, A: Mon to Tue, Wed to Thu; B: same weekday');
+    expect(reason).toBe('1 date in doubt');
+    // Without a map only r of section A goes elsewhere, from Thursday to Wednesday.
+    expect(others.map(({ words, doubts, differs }) => [words, doubts, differs])).toEqual([
+      ['Same teaching week, same weekday', 1, 1],
+    ]);
+  });
+});
+
+describe('the doubts of a shared shell', () => {
+  function reviewed(ground: ReturnType<typeof ontoShared>, sections: Maps) {
+    const decided = { decisions: NOTHING_DECIDED, policy: { rule: 'week' as const, weekdays: { '3': 4 }, sections } };
+    const preview = previewOn(indexPlan(ground), decided);
+    if (!preview.ok) throw new Error(JSON.stringify(preview.problems));
+    return reviewPlan({ ...ground, ...decided }, preview.value).causes;
+  }
+  /** A prep on the Wednesday, and a post on the Thursday afternoon after it. */
+  const prepAndPost = ontoShared(quiz('prep', '2026-02-04T23:59'), quiz('post', '2026-02-05T17:00'));
+
+  it('say whose they are, and are settled for that section alone', () => {
+    // For A the prep goes to Thursday night, behind the post; for B both stay. The post is one date of both.
+    const [cause, ...others] = reviewed(prepAndPost, { A: { '3': 4 }, B: {} });
+    expect(others).toEqual([]);
+    expect(cause!.sentence).toBe('Section A: prep and post: order changed, twice');
+    expect(cause!.moments.map(({ id }) => id)).toEqual(['prep-due@A', 'post-due']);
+    expect(cause!.settlements).toEqual([
+      { settle: 'weekdays', words: 'Move Thu to Fri', weekdays: { '3': 4, '4': 5 }, section: 'A' },
+      { settle: 'byHand', words: 'The old distance', dates: { 'post-due@A': '2027-02-05T17:00' } },
+    ]);
+  });
+  it('that all sections have are everybody’s, and one map for all settles them', () => {
+    const [cause, ...others] = reviewed(prepAndPost, { A: { '3': 4 }, B: { '3': 4 } });
+    expect(others).toEqual([]);
+    expect(cause!.sentence).toBe('prep and post: order changed, twice');
+    expect(cause!.settlements[0]).toEqual({
+      settle: 'weekdays',
+      words: 'Move Thu to Fri',
+      weekdays: { '3': 4, '4': 5 },
+    });
+  });
+  it('of a closed day name the section that meets on it, or the group whose date it is', () => {
+    const ground = ontoShared(quiz('prep', '2026-02-18T09:00'), quiz('talk', '2026-02-19T09:00', 'team 1'));
+    expect(
+      reviewed(ground, { A: { '3': 4 }, B: {} }).map(({ sentence, moments }) => [sentence, moments.length]),
+    ).toEqual([['Thu 18 Feb is Charter Day now, twice', 2]]);
+    const [ofSection] = reviewed(ontoShared(quiz('prep', '2026-02-18T09:00')), { A: { '3': 4 }, B: {} });
+    expect(ofSection!.sentence).toBe('Section A: Thu 18 Feb is Charter Day now');
+    const [ofTeam] = reviewed(ontoShared(quiz('talk', '2026-02-19T09:00', 'team 1')), { A: {}, B: {} });
+    expect(ofTeam!.sentence).toBe('For team 1: Thu 18 Feb is Charter Day now');
+  });
+});
+
+it('what another map would do counts each section by itself, where they part and where they agree', () => {
+  const ground = ontoShared(
+    quiz('prep 4', '2026-02-04T09:00'),
+    quiz('post 4', '2026-02-05T23:59'),
+    quiz('prep 6', '2026-02-18T09:00'),
+  );
+  const byMaps = (sections: Maps): PlanPolicy => ({ rule: 'week', weekdays: {}, sections });
+  const others: Maps[] = [{}, { A: { '3': 4 }, B: {} }, { A: { '3': 4 }, B: { '3': 4 } }];
+  const effects = policyEffects(
+    indexPlan(ground),
+    { decisions: NOTHING_DECIDED, policy: byMaps({ A: { '3': 4 }, B: {} }) },
+    ground.source.course.id,
+    others.map(byMaps),
+  );
+  // Now both preps are two dates each, the post is one. Without maps both preps of A go elsewhere.
+  expect(effects.ok && effects.value.map(({ differs }) => differs)).toEqual([2, 0, 2]);
 });
 
 it('in a plan they land as dates of their sections, with ids of their own', () => {

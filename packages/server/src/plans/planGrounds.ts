@@ -1,5 +1,13 @@
 import { LRUCache } from 'lru-cache';
-import { previewPlan, reviewPlan, type CourseSummary, type Decisions, type Preview, type Review } from '@yarin/core';
+import {
+  previewPlan,
+  reviewPlan,
+  textHash,
+  type CourseSummary,
+  type Decisions,
+  type Preview,
+  type Review,
+} from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { termsVersion } from '../calendars/calendarStore.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
@@ -32,6 +40,14 @@ export class PlanGrounds {
     this.known.set(key, ground);
     ground.catch(() => this.known.delete(key));
     return ground;
+  }
+
+  /** Names what a plan is computed from beside its decisions; another name, and something of it changed. */
+  async standing(sources: readonly Side[], shell: Side): Promise<string> {
+    const recipe = await standingRecipe(this.manager, shell.department);
+    const terms = await termsVersion(this.manager);
+    const versions = sources.map((source) => keyOf(source, shell)).join(' ');
+    return textHash([versions, terms, recipe === undefined ? '' : JSON.stringify(recipe)].join('\n'));
   }
 
   /** The plan worked out; one without decisions is kept until a course changes. */

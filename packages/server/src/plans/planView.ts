@@ -123,5 +123,6 @@ export async function viewPlan(
     standing: await standingOf(manager, destination.id),
     notices: await noticesOf(manager, [...sources, destination]),
     runs: await runsOf(manager, plan),
+    stands: await grounds.standing(sources, destination),
   };
 }

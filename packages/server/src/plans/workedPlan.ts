@@ -9,7 +9,7 @@ import {
   type Finding,
   type LineageEntry,
   type PlanInput,
-  type Policy,
+  type PlanPolicy,
   type PolicySuggestion,
   type Result,
   type Snapshot,
@@ -91,7 +91,7 @@ export const decisionsAtFirst = (standing: StandingRecipe | undefined): Decision
 
 /** What a plan is computed from, of one source: its ground, of the proposal no more than the policy. */
 export type KnownGround = Omit<PairGround, 'suggestion'> & {
-  readonly suggestion: { readonly proposed: { readonly policy: Policy } };
+  readonly suggestion: { readonly proposed: { readonly policy: PlanPolicy } };
 };
 
 /**

@@ -6,7 +6,7 @@ import {
   type LearnerSort,
   previewPlan,
   type PlanInput,
-  type Policy,
+  type PlanPolicy,
   type Preview,
   type RunCounts,
 } from '@yarin/core';
@@ -17,6 +17,7 @@ import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { notFound } from '../http/httpProblem.js';
 import { groundOn, inputOn, orRefuse, readSides, type KnownGround } from '../plans/workedPlan.js';
+import { seePlan } from '../plans/planCommands.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
 import { aliasesOf, noteLineage, operationsOf } from './journal.js';
@@ -38,17 +39,15 @@ export interface KnownOfPair {
   readonly sourceVersion: number;
   readonly shellVersion: number;
   readonly findings: readonly Finding[];
-  readonly policy: Policy;
+  readonly policy: PlanPolicy;
 }
 
 /**
  * Carries a plan out: works it out again inside the transaction, and writes what it says. A plan that has nothing to
  * write makes no run, so a second press does nothing.
  */
-export const bring: Command<BringInput, BringOutcome> = async (
-  { manager, progress },
-  { runId, planId, doer, at, known = {} },
-) => {
+export const bring: Command<BringInput, BringOutcome> = async (context, { runId, planId, doer, at, known = {} }) => {
+  const { manager, progress } = context;
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
   const { sourceId, furtherSources, destinationId } = plan;
@@ -113,6 +112,7 @@ export const bring: Command<BringInput, BringOutcome> = async (
     at,
     what: `brought ${landed.length} things from ${sourceNames(input).join(' and ')}${out.length === 0 ? '' : ` and took ${out.length} out`}`,
   });
+  await seePlan(context, { planId });
   progress(1);
   return { outcome: 'brought', runId };
 };

@@ -1,7 +1,9 @@
+import { Type } from '@sinclair/typebox';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { RunRow } from '../database/entities/run.js';
-import { notFound } from '../http/httpProblem.js';
+import { checked } from '../http/checked.js';
+import { conflict, notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { mayDo } from '@yarin/core';
 import { askerOf, doerOf } from '../people/asker.js';
@@ -11,6 +13,13 @@ import type { PlanGrounds } from '../plans/planGrounds.js';
 import type { KnownOfPair } from './bring.js';
 import { redatedIn } from './redated.js';
 import type { RunJobs } from './runJobs.js';
+
+const checkRun = checked(
+  Type.Object(
+    { stands: Type.Optional(Type.String({ maxLength: 200, description: 'What the plan said that the person saw.' })) },
+    { additionalProperties: false },
+  ),
+);
 
 export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds, jobs: RunJobs): Router {
   const router = Router();
@@ -25,6 +34,11 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
       now().slice(0, 10),
     );
     demand(right);
+    const { stands } = checkRun(request.body ?? {});
+    if (stands !== undefined && stands !== (await grounds.standing(sources, destination)))
+      throw conflict(
+        'A course or its calendar changed since you opened this plan. Nothing was brought; look at what it says now, and press again.',
+      );
     const known: Record<string, KnownOfPair> = {};
     const worked = await grounds.grounds(sources, destination);
     for (const [index, source] of sources.entries()) {

@@ -22,6 +22,7 @@ import { usePlanSources } from './usePlanSources.js';
 import { useUndo } from '../shared/useUndo.js';
 
 const CONFLICT = 409;
+const isConflict = (error: unknown): boolean => error instanceof ApiProblem && error.details.status === CONFLICT;
 
 /** One plan: what the server knows of it, what the person decides, and the preview that follows at once. */
 export const usePlanStore = defineStore('plan', () => {
@@ -83,7 +84,7 @@ export const usePlanStore = defineStore('plan', () => {
     } catch (error) {
       saving.value = 'failed';
       trouble.value = sentenceOf(error);
-      if (error instanceof ApiProblem && error.details.status === CONFLICT) await load(id);
+      if (isConflict(error)) await load(id);
     }
   }
 
@@ -169,7 +170,7 @@ export const usePlanStore = defineStore('plan', () => {
     if (saving.value === 'failed') return null;
     const { code, number, section } = plan.shell.course;
     try {
-      const state = await runs.bring(plan.id, `${code} ${number} into ${section}`);
+      const state = await runs.bring(plan.id, `${code} ${number} into ${section}`, plan.stands);
       await load(plan.id);
       if (state.is === 'failed') {
         trouble.value = state.problem.detail;
@@ -183,6 +184,7 @@ export const usePlanStore = defineStore('plan', () => {
       return state.outcome;
     } catch (error) {
       trouble.value = sentenceOf(error);
+      if (isConflict(error)) await load(plan.id);
       return null;
     }
   }

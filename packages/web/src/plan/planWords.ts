@@ -1,10 +1,10 @@
 import {
   FINDING_WORDS,
   LEARNER_SORTS,
-  mapWords,
+  planMapWords,
   type FindingName,
   type LearnerCounts,
-  type Policy,
+  type PlanPolicy,
   type Preview,
   type Snapshot,
   type SnapshotItem,
@@ -110,7 +110,7 @@ export function zerosWords(learners: LearnerCounts): string {
   }).join(', ');
 }
 
-export const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> = {
+export const RULE_WORDS: Readonly<Record<NonNullable<PlanPolicy['rule']>, string>> = {
   week: 'the same teaching week',
   meeting: 'the same class meeting',
   nearest: 'the nearest such weekday',
@@ -121,19 +121,16 @@ export const RULE_WORDS: Readonly<Record<NonNullable<Policy['rule']>, string>> =
 };
 
 /** A policy for all the rest, with the rules that single things, kinds and units have under another one. */
-export const withNarrow = (next: Policy, { byItem, byKind, byUnit }: Policy): Policy => ({
+export const withNarrow = (next: PlanPolicy, { byItem, byKind, byUnit }: PlanPolicy): PlanPolicy => ({
   ...next,
   ...(byItem && { byItem }),
   ...(byKind && { byKind }),
   ...(byUnit && { byUnit }),
 });
 
-export const ruleWords = ({ rule = 'week' }: Policy): string => RULE_WORDS[rule];
+export const ruleWords = ({ rule = 'week' }: PlanPolicy): string => RULE_WORDS[rule];
 
-export function weekdayMapWords({ weekdays = {} }: Policy): string {
-  const words = mapWords(weekdays);
-  return words === '' ? 'same weekday' : words;
-}
+export const weekdayMapWords = (policy: PlanPolicy): string => planMapWords(policy) || 'same weekday';
 
 /** The things of the shell in words: “Five stock things of the new shell are taken up, three stay as they are.” */
 export function shellWords({ lines }: Preview): string {

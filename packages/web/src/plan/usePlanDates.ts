@@ -3,9 +3,10 @@ import {
   type Decisions,
   type DoubtCause,
   type NarrowPolicy,
-  type Policy,
+  type PlanPolicy,
   type PreviewDate,
   type Settlement,
+  type WeekdayMap,
   type WorkSet,
 } from '@yarin/core';
 import type { ComputedRef, ShallowRef } from 'vue';
@@ -17,7 +18,7 @@ export type Reach = 'byItem' | 'byKind' | 'byUnit';
 interface Dating {
   readonly decisions: Readonly<ShallowRef<Decisions>>;
   readonly decide: (change: Partial<Decisions>, what: string) => void;
-  readonly policies: ComputedRef<Readonly<Record<string, Policy>>>;
+  readonly policies: ComputedRef<Readonly<Record<string, PlanPolicy>>>;
   /** The course that goes before the others. */
   readonly first: () => string;
   /** The course that a thing is from. */
@@ -44,27 +45,43 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
   }
 
   /** What a decision says when the dates of these courses go by these policies; without one they go as proposed. */
-  function policyChange(next: Readonly<Record<string, Policy | undefined>>): Partial<Decisions> {
-    const byCourse: Record<string, Policy | undefined> = { ...decisions.value.policies, ...next };
+  function policyChange(next: Readonly<Record<string, PlanPolicy | undefined>>): Partial<Decisions> {
+    const byCourse: Record<string, PlanPolicy | undefined> = { ...decisions.value.policies, ...next };
     const { [first()]: ofFirst = first() in next ? undefined : decisions.value.policy, ...others } = byCourse;
-    const set = Object.entries(others).filter((entry): entry is [string, Policy] => entry[1] !== undefined);
+    const set = Object.entries(others).filter((entry): entry is [string, PlanPolicy] => entry[1] !== undefined);
     return { policy: ofFirst, policies: Object.fromEntries(set) };
   }
 
-  const decidePolicy = (course: string, next: Policy | undefined, what: string): void =>
+  const decidePolicy = (course: string, next: PlanPolicy | undefined, what: string): void =>
     decide(policyChange({ [course]: next }), what);
 
   function settleBy({ course = first() }: DoubtCause, settlement: Settlement): void {
     if (settlement.settle === 'byHand') setByHand(settlement.dates);
-    else decidePolicy(course, { ...policies.value[course], weekdays: settlement.weekdays }, 'move the weekday along');
+    else setMap(course, settlement.section, settlement.weekdays, 'move the weekday along');
+  }
+
+  /** Gives dates another class-day map: those of one section of a shared shell, or all. */
+  function setMap(course: string, section: string | undefined, weekdays: WeekdayMap, what: string): void {
+    const { sections, ...policy } = policies.value[course]!;
+    const next: PlanPolicy =
+      section !== undefined
+        ? { ...policy, sections: { ...sections, [section]: weekdays } }
+        : sections === undefined
+          ? { ...policy, weekdays }
+          : {
+              ...policy,
+              weekdays,
+              sections: Object.fromEntries(Object.keys(sections).map((each) => [each, weekdays])),
+            };
+    decidePolicy(course, next, what);
   }
 
   const keyOf = (reach: Reach, { item, kind }: Dated): string | undefined =>
     reach === 'byItem' ? item : reach === 'byKind' ? kind : unitOf(item);
 
   /** The policies with a rule for some things, or without one; by course. */
-  function narrowed(reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined): Record<string, Policy> {
-    const next: Record<string, Policy> = {};
+  function narrowed(reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined): Record<string, PlanPolicy> {
+    const next: Record<string, PlanPolicy> = {};
     for (const date of dates) {
       const course = courseOf(date.item);
       const key = keyOf(reach, date);
@@ -103,5 +120,5 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
     decide({ sets }, what);
   }
 
-  return { setWork, setByHand, settle, settleBy, decidePolicy, goOtherwise, backToRule, takeRuleAway };
+  return { setWork, setByHand, settle, settleBy, setMap, decidePolicy, goOtherwise, backToRule, takeRuleAway };
 }

@@ -7,7 +7,7 @@ import {
   type PlanGround,
   type PlanSourceView,
   type PlanView,
-  type Policy,
+  type PlanPolicy,
   type Snapshot,
 } from '@yarin/core';
 import { computed, type ShallowRef } from 'vue';
@@ -33,7 +33,7 @@ export function usePlanSources(
           standingRecipe: view.value.standingRecipe,
         },
   );
-  const policies = computed<Readonly<Record<string, Policy>>>(() =>
+  const policies = computed<Readonly<Record<string, PlanPolicy>>>(() =>
     view.value === null ? {} : policiesInForce(sources.value, decisions.value).policies,
   );
   const names = computed(() => sourceNames(sources.value.map((each) => each.source.course)));
@@ -54,7 +54,7 @@ export function usePlanSources(
     ground,
     policies,
     /** The policy of the first source's dates. */
-    policy: computed<Policy>(() => policies.value[sources.value[0]?.source.course.id ?? ''] ?? {}),
+    policy: computed<PlanPolicy>(() => policies.value[sources.value[0]?.source.course.id ?? ''] ?? {}),
     /** The old course, or several as one. */
     source: computed(() => ground.value!.source),
     findings: computed(() => ground.value!.findings),

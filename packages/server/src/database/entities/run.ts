@@ -1,4 +1,4 @@
-import type { CourseTime, Decisions, Policy, RunCounts } from '@yarin/core';
+import type { CourseTime, Decisions, PlanPolicy, RunCounts } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import type { RunOperation } from '../../runs/operations.js';
 
@@ -74,7 +74,7 @@ export class RunRow {
   at!: string;
 
   @Column({ type: 'simple-json' })
-  policy!: Policy;
+  policy!: PlanPolicy;
 
   @Column({ type: 'simple-json' })
   counts!: RunCounts;

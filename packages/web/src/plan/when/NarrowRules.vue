@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { KIND_WORDS, type Kind, type Policy } from '@yarin/core';
+import { KIND_WORDS, type Kind, type PlanPolicy } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
 import { RULE_WORDS } from '../planWords.js';
 import type { Reach } from '../usePlanDates.js';
 
 /** Things, kinds and units whose dates go by a rule of their own. */
-const { course, policy } = defineProps<{ course: string; policy: Policy }>();
+const { course, policy } = defineProps<{ course: string; policy: PlanPolicy }>();
 
 const plan = usePlanStore();
 const titles = computed(() => new Map(plan.source.items.map(({ id, title }) => [id, title])));

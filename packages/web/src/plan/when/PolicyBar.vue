@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { weekdayWord, type Landing, type PlanSourceView, type Policy } from '@yarin/core';
+import { weekdayWord, type Landing, type PlanSourceView, type PlanPolicy } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { usePlanStore } from '../planStore.js';
-import { ruleWords, withNarrow } from '../planWords.js';
+import { ruleWords, weekdayMapWords, withNarrow } from '../planWords.js';
 import NarrowRules from './NarrowRules.vue';
 import RulesPanel from './RulesPanel.vue';
+import { mapsInForce, withSectionMaps } from './sectionMaps.js';
 import SheetPanel from './SheetPanel.vue';
 
 /** The source whose dates it is about. */
@@ -24,17 +25,25 @@ const LANDINGS: readonly { value: Landing; label: string }[] = [
 
 const suggestion = computed(() => from.suggestion);
 const course = computed(() => from.source.course.id);
-const policy = computed((): Policy => plan.policies[course.value]!);
+const policy = computed(() => withSectionMaps(plan.policies[course.value]!, from.source, plan.view!.shell));
 /** Rules for single things, kinds or units stand beside the rule for all the rest. */
 const isProposed = computed(() => isSame(policy.value, suggestion.value.proposed.policy));
-const basis = ({ rule = 'week', weekdays = {}, landing = 'next', hour = 'follow' }: Policy): string =>
-  JSON.stringify([rule, Object.entries(weekdays).sort(), landing, hour]);
-const isSame = (a: Policy, b: Policy): boolean => basis(a) === basis(b);
+const basis = (each: PlanPolicy): string => {
+  const { rule = 'week', landing = 'next', hour = 'follow' } = each;
+  return JSON.stringify([rule, weekdayMapWords(each), landing, hour]);
+};
+const isSame = (a: PlanPolicy, b: PlanPolicy): boolean => basis(a) === basis(b);
 const rule = computed(() => {
   const words = ruleWords(policy.value);
   return words[0]!.toUpperCase() + words.slice(1);
 });
-const map = computed(() => Object.entries(policy.value.weekdays ?? {}));
+/** The class-day map as it is read; in a shared shell one for each section. */
+const maps = computed(() =>
+  mapsInForce(policy.value, from.source, plan.view!.shell).map(({ section, map }) => ({
+    section,
+    days: Object.entries(map).map(([day, to]) => `${weekdayWord(Number(day))} → ${weekdayWord(to)}`),
+  })),
+);
 const landing = computed({
   get: () => policy.value.landing ?? 'next',
   set: (value: Landing) => plan.decidePolicy(course.value, { ...policy.value, landing: value }, 'another landing'),
@@ -55,10 +64,11 @@ const backToProposal = (): void =>
   <div class="bar">
     <div class="line">
       <b>{{ rule }}</b>
-      <span v-for="[from, to] in map" :key="from" class="day"
-        >{{ weekdayWord(Number(from)) }} → {{ weekdayWord(to) }}</span
-      >
-      <span v-if="map.length === 0" class="day">same weekday</span>
+      <span v-for="{ section, days } in maps" :key="section ?? ''" class="days">
+        <span v-if="section !== undefined">section {{ section }}</span>
+        <span v-for="day in days" :key="day" class="day">{{ day }}</span>
+        <span v-if="days.length === 0" class="day">same weekday</span>
+      </span>
       <label class="landing">
         closed day:
         <ElSelect
@@ -113,6 +123,12 @@ const backToProposal = (): void =>
 
 b {
   font-weight: 600;
+}
+
+.days {
+  display: flex;
+  gap: 6px;
+  align-items: center;
 }
 
 .day {

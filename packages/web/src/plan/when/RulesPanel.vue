@@ -1,21 +1,15 @@
 <script setup lang="ts">
-import {
-  mapWords,
-  policyEffects,
-  weekdayWord,
-  type PlanSourceView,
-  type Policy,
-  type PolicyEffect,
-  type RuleName,
-} from '@yarin/core';
+import { policyEffects, type PlanSourceView, type PlanPolicy, type PolicyEffect, type RuleName } from '@yarin/core';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { RULE_WORDS, withNarrow } from '../planWords.js';
+import { RULE_WORDS, weekdayMapWords, withNarrow } from '../planWords.js';
+import ClassDayMaps from './ClassDayMaps.vue';
+import { mapsInForce } from './sectionMaps.js';
 
 /** Other rules and class-day maps, each with what it would do before it is taken. */
-const { from, policy } = defineProps<{ from: PlanSourceView; policy: Policy }>();
-const emit = defineEmits<{ take: [policy: Policy, what: string] }>();
+const { from, policy } = defineProps<{ from: PlanSourceView; policy: PlanPolicy }>();
+const emit = defineEmits<{ take: [policy: PlanPolicy, what: string] }>();
 
 const plan = usePlanStore();
 const course = computed(() => from.source.course.id);
@@ -23,24 +17,24 @@ const mayChange = computed(() => plan.view!.right.may);
 
 interface Option {
   readonly words: string;
-  readonly policy: Policy;
+  readonly policy: PlanPolicy;
   readonly isProposed: boolean;
 }
-const mapped = ({ weekdays = {} }: Policy): string => mapWords(weekdays) || 'same weekday';
-const keyOf = ({ rule = 'week', weekdays = {} }: Policy): string => `${rule} ${mapWords(weekdays)}`;
+const maps = computed(() => mapsInForce(policy, from.source, plan.view!.shell));
+const keyOf = (each: PlanPolicy): string => `${each.rule ?? 'week'} ${weekdayMapWords(each)}`;
 
 /** What was proposed and what came close, then every rule with the map that holds now; each once, without the one in force. */
 const options = computed((): readonly Option[] => {
   const { proposed, others } = from.suggestion;
-  const { weekdays, landing, hour } = policy;
+  const { weekdays, sections, landing, hour } = policy;
   const kept = withNarrow({ ...(landing && { landing }), ...(hour && { hour }) }, policy);
   const tried = [proposed, ...others].map((option) => ({
     policy: { ...option.policy, ...kept },
-    words: `${RULE_WORDS[option.policy.rule ?? 'week']}, ${mapped(option.policy)}`,
+    words: `${RULE_WORDS[option.policy.rule ?? 'week']}, ${weekdayMapWords(option.policy)}`,
     isProposed: option === proposed,
   }));
   const rules = (Object.keys(RULE_WORDS) as RuleName[]).map((rule) => ({
-    policy: { ...(weekdays && { weekdays }), ...kept, rule },
+    policy: { ...(weekdays && { weekdays }), ...(sections && { sections }), ...kept, rule },
     words: RULE_WORDS[rule],
     isProposed: false,
   }));
@@ -78,13 +72,6 @@ function effectWords(at: number): string {
   return `${differs} would go elsewhere, ${count(effect.doubts, 'date')} in doubt`;
 }
 
-const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7];
-function map(weekday: number, event: Event): void {
-  const to = Number((event.target as HTMLSelectElement).value);
-  const { [String(weekday)]: _, ...others } = policy.weekdays ?? {};
-  const weekdays = to === weekday ? others : { ...others, [String(weekday)]: to };
-  emit('take', { ...policy, weekdays }, `${weekdayWord(weekday)} to ${weekdayWord(to)}`);
-}
 const setHour = (event: Event): void =>
   emit(
     'take',
@@ -95,25 +82,16 @@ const setHour = (event: Event): void =>
 
 <template>
   <section class="rules" aria-label="Other rules">
-    <p v-if="mayChange" class="map">
-      <label v-for="weekday in WEEKDAYS" :key="weekday">
-        {{ weekdayWord(weekday) }} →
-        <select
-          :value="policy.weekdays?.[String(weekday)] ?? weekday"
-          :aria-label="`${weekdayWord(weekday)} goes to`"
-          @change="map(weekday, $event)"
-        >
-          <option v-for="to in WEEKDAYS" :key="to" :value="to">{{ weekdayWord(to) }}</option>
-        </select>
-      </label>
-      <label>
+    <template v-if="mayChange">
+      <ClassDayMaps :maps="maps" @map="(...given) => plan.setMap(course, ...given)" />
+      <label class="hours">
         hours of class
         <select :value="policy.hour ?? 'follow'" aria-label="What is due at the hour of class" @change="setHour">
           <option value="follow">move with the class</option>
           <option value="keep">stay as they are</option>
         </select>
       </label>
-    </p>
+    </template>
     <ul>
       <li v-for="(option, at) in options" :key="option.words">
         <span> {{ option.words }} <small v-if="option.isProposed" class="quiet">proposed</small> </span>
@@ -131,12 +109,9 @@ const setHour = (event: Event): void =>
   padding: 2px var(--margin) 8px;
 }
 
-.map {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: center;
-  padding: 2px 0 6px;
+.hours {
+  display: block;
+  padding-bottom: 6px;
 }
 
 ul {

@@ -6,7 +6,7 @@ import { linkVertical } from 'd3-shape';
 import { dayWords, parseDay } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import WeaveStrip from './WeaveStrip.vue';
-import { LABELS, MARGIN, STRIP } from './weaveMeasures.js';
+import { LABELS, MARGIN, SECTION_DASHES, STRIP } from './weaveMeasures.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import type { Weave, WeaveStrand } from './weaveGeometry.js';
 
@@ -122,7 +122,10 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
         :key="strand.key"
         :d="path(strand.from, endOf(strand))"
         :class="['strand', { doubtful: strand.doubtful, held: held?.key === strand.key }]"
-        :style="{ strokeWidth: Math.min(1 + strand.ids.length * 0.35, 4) }"
+        :style="{
+          strokeWidth: Math.min(1 + strand.ids.length * 0.35, 4),
+          strokeDasharray: SECTION_DASHES[strand.section % SECTION_DASHES.length],
+        }"
       />
       <circle
         v-for="strand in weave.strands"

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  dayWords,
-  patternWords,
-  parseDay,
-  standingDates,
-  weekdayWords,
-  type Meeting,
-  type PreviewDate,
-} from '@yarin/core';
+import { classDaysOf, dayWords, patternWords, weekdayWords, type Meeting, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -21,66 +13,44 @@ import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
 import SectionsCompared from './SectionsCompared.vue';
 import WeaveChart from './WeaveChart.vue';
+import WeaveLook from './WeaveLook.vue';
 import WorkBar from './WorkBar.vue';
 import { workOf, workWords } from './workWords.js';
-import { useSelection } from '../../shared/dates/useSelection.js';
+import { useWeaveRows } from './useWeaveRows.js';
 import { weaveOf } from './weaveGeometry.js';
 
 const plan = usePlanStore();
 const { announce } = useAnnouncer();
 const focused = ref(0);
 const week = ref<number | null>(null);
-/** Whether there are parallel sections, and whether they are looked at beside each other. */
-const comparable = computed(() => plan.view!.parallelSections > 0);
+/** Parallel sections are looked at beside each other. */
 const isComparing = ref(false);
-const table = useTemplateRef<InstanceType<typeof DatesTable>>('table');
-
-const all = computed(() => (plan.isDone ? standingDates(plan.source, plan.view!.shell) : plan.preview!.dates));
 /** The chart shows one old term; the table the dates of all. */
 const looked = ref('');
 const shown = computed(() => plan.sources.find(({ source }) => source.course.id === looked.value) ?? plan.sources[0]!);
+const section = ref<string | null>(null);
+const { all, woven, doubtful, dates, selection, chosen } = useWeaveRows({ source: shown, section, week });
+const table = useTemplateRef<InstanceType<typeof DatesTable>>('table');
+
 const fromOf = computed(() =>
   plan.sources.length < 2 ? undefined : ({ item }: PreviewDate): string => plan.nameOf(plan.originOf(item).course),
 );
-const woven = computed(() =>
-  plan.sources.length < 2
-    ? all.value
-    : all.value.filter(({ item }) => plan.originOf(item).course === shown.value.source.course.id),
+/** The class days on both sides, of the section that is looked at. */
+const classDays = computed(() => {
+  const from = shown.value.source.meetings;
+  const to = plan.view!.shell.meetings;
+  return section.value === null ? { from, to } : classDaysOf(section.value, from, to);
+});
+const weave = computed(() =>
+  weaveOf(
+    { calendar: shown.value.source.calendar, meetings: classDays.value.from },
+    { calendar: plan.view!.shell.calendar, meetings: classDays.value.to },
+    woven.value,
+    doubtful.value,
+  ),
 );
-const doubtful = computed(() => new Set(plan.preview!.causes.flatMap(({ moments }) => moments.map(({ id }) => id))));
-const weave = computed(() => weaveOf(shown.value.source, plan.view!.shell, woven.value, doubtful.value));
 const movable = computed(() => plan.view!.right.may && !plan.isDone);
 
-const inWeek = ({ to }: PreviewDate): boolean => {
-  if (week.value === null || to === null) return week.value === null;
-  const day = parseDay(to);
-  return day >= week.value && day < week.value + 7;
-};
-
-/** Doubts first, cause by cause, then all others by their new date. While rows are chosen each stays in its place. */
-const held = shallowRef<ReadonlyMap<string, number> | null>(null);
-const dates = computed(() => {
-  const rank = new Map([...doubtful.value].map((id, index) => [id, index]));
-  const inWeekOrChosen = all.value.filter((date) => inWeek(date) || selection.chosen.value.has(date.id));
-  if (held.value !== null) {
-    const places = held.value;
-    return inWeekOrChosen.sort((a, b) => (places.get(a.id) ?? Infinity) - (places.get(b.id) ?? Infinity));
-  }
-  return inWeekOrChosen.sort(
-    (a, b) =>
-      (rank.get(a.id) ?? Infinity) - (rank.get(b.id) ?? Infinity) ||
-      (a.to ?? '').localeCompare(b.to ?? '') ||
-      a.title.localeCompare(b.title),
-  );
-});
-const selection = useSelection(() => dates.value.map(({ id }) => id));
-watch(
-  () => selection.size.value > 0,
-  (isChoosing) => {
-    held.value = isChoosing ? new Map(dates.value.map(({ id }, index) => [id, index])) : null;
-  },
-  { flush: 'sync' },
-);
 const heading = computed(() => {
   const doubts = dates.value.filter(({ id }) => doubtful.value.has(id)).length;
   const rest = dates.value.length - doubts;
@@ -88,7 +58,6 @@ const heading = computed(() => {
   return doubts === 0 ? count(rest, 'date') : `${count(doubts, 'date')} in doubt first, then ${rest}`;
 });
 
-const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
 /** Points and more beside the dates, for those who want them. */
 const showsWork = ref(false);
 const byId = computed(() => new Map(plan.source.items.map((item) => [item.id, item])));
@@ -172,31 +141,12 @@ watch(dates, ({ length }) => {
 
 <template>
   <div class="when">
-    <p v-if="plan.sources.length > 1 || comparable" class="terms">
-      <template v-if="plan.sources.length > 1">
-        dates of
-        <button
-          v-for="{ source: { course } } in plan.sources"
-          :key="course.id"
-          class="way-to-look"
-          :aria-pressed="!isComparing && course.id === shown.source.course.id"
-          @click="((looked = course.id), (isComparing = false))"
-        >
-          {{ plan.nameOf(course.id) }}
-        </button>
-      </template>
-      <template v-if="comparable">
-        <button
-          v-if="plan.sources.length === 1"
-          class="way-to-look"
-          :aria-pressed="!isComparing"
-          @click="isComparing = false"
-        >
-          section {{ plan.view!.shell.course.section }}
-        </button>
-        <button class="way-to-look" :aria-pressed="isComparing" @click="isComparing = true">all sections</button>
-      </template>
-    </p>
+    <WeaveLook
+      v-model:section="section"
+      v-model:is-comparing="isComparing"
+      :source="shown.source.course.id"
+      @update:source="(course) => (looked = course)"
+    />
     <SectionsCompared v-if="isComparing" />
     <template v-else>
       <PolicyBar v-if="!plan.isDone" :from="shown" />
@@ -204,8 +154,8 @@ watch(dates, ({ length }) => {
         :weave="weave"
         :old-name="shown.source.course.term"
         :new-name="plan.sides!.new.term"
-        :old-days="daysOf(shown.source.meetings)"
-        :new-days="daysOf(plan.view!.shell.meetings)"
+        :old-days="daysOf(classDays.from)"
+        :new-days="daysOf(classDays.to)"
         :week="week"
         :movable="movable"
         @moved="dragged"
@@ -253,16 +203,6 @@ watch(dates, ({ length }) => {
 </template>
 
 <style scoped>
-.terms {
-  flex: none;
-  display: flex;
-  gap: 12px;
-  padding: 6px var(--margin) 0;
-  background: var(--raised);
-  font-size: 13.5px;
-  color: var(--quiet);
-}
-
 .when {
   display: flex;
   flex-direction: column;

@@ -44,6 +44,8 @@ export interface WeaveStrand {
   readonly ids: readonly string[];
   readonly doubtful: boolean;
   readonly byHand: boolean;
+  /** Of sections that share the shell: which of them, in their order. */
+  readonly section: number;
   readonly title: string;
 }
 
@@ -62,6 +64,9 @@ interface Side {
 }
 
 const LIMIT_PER_WEEK = 4;
+
+/** A date for everybody that differs by section. */
+const isOfSection = ({ moment }: PreviewDate): boolean => moment !== undefined;
 
 /**
  * Lays both terms out level by their first teaching week, and a strand from each old date to its new one.
@@ -84,9 +89,9 @@ export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], do
   const until = Math.ceil((Math.min(last + beyond, Math.max(last, ...reach)) + 1) / DAYS_PER_WEEK) * DAYS_PER_WEEK;
 
   // Of sections that share a shell each has its own work; the load is that of one of them.
-  const section = dates.find((date) => date.for !== undefined)?.for;
+  const section = dates.find(isOfSection)?.for;
   const due = dates.filter(
-    (date) => date.role === 'due' && date.graded && (date.for === undefined || date.for === section),
+    (date) => date.role === 'due' && date.graded && (!isOfSection(date) || date.for === section),
   );
   const oldLoad = countByWeek(
     due.map((date) => date.from),
@@ -155,28 +160,45 @@ function weekFace(index: CalendarIndex, week: number): Pick<WeekBox, 'is' | 'lab
   return { is: kind.is === 'break' ? 'break' : 'outside', label: kind.is === 'break' ? 'break' : '' };
 }
 
+interface Bundle {
+  readonly strand: Omit<WeaveStrand, 'ids' | 'title'>;
+  readonly ids: string[];
+  readonly titles: Set<string>;
+}
+
 function strandsOf(
   dates: readonly PreviewDate[],
   oldStart: number,
   newStart: number,
   doubtful: ReadonlySet<string>,
 ): WeaveStrand[] {
-  const strands = new Map<string, WeaveStrand>();
-  for (const { id, from, to, rule, title } of dates) {
+  const sections = [...new Set(dates.filter(isOfSection).map((date) => date.for!))].sort();
+  const strands = new Map<string, Bundle>();
+  for (const date of dates) {
+    const { id, from, to, rule, title } = date;
     if (to === null) continue;
     const isDoubt = doubtful.has(id);
     const byHand = rule === 'byHand';
-    const key = `${from.slice(0, 10)} ${to.slice(0, 10)} ${isDoubt} ${byHand}`;
-    const known = strands.get(key);
-    strands.set(key, {
-      key,
-      from: parseDay(from) - oldStart + 0.5,
-      to: parseDay(to) - newStart + 0.5,
-      ids: [...(known?.ids ?? []), id],
-      doubtful: isDoubt,
-      byHand,
-      title: known === undefined ? title : known.title.includes(title) ? known.title : `${known.title}, ${title}`,
-    });
+    const section = isOfSection(date) ? sections.indexOf(date.for!) : 0;
+    const key = `${from.slice(0, 10)} ${to.slice(0, 10)} ${isDoubt} ${byHand} ${section}`;
+    let known = strands.get(key);
+    if (known === undefined) {
+      const ends = { from: parseDay(from) - oldStart + 0.5, to: parseDay(to) - newStart + 0.5 };
+      known = { strand: { key, ...ends, doubtful: isDoubt, byHand, section }, ids: [], titles: new Set() };
+      strands.set(key, known);
+    }
+    known.ids.push(id);
+    known.titles.add(title);
   }
-  return [...strands.values()].sort((a, b) => Number(a.doubtful) - Number(b.doubtful));
+  return [...strands.values()]
+    .map(({ strand, ids, titles }) => ({ ...strand, ids, title: titlesWords(titles) }))
+    .sort((a, b) => Number(a.doubtful) - Number(b.doubtful));
+}
+
+const MOST_TITLES = 8;
+
+function titlesWords(titles: ReadonlySet<string>): string {
+  const all = [...titles];
+  const more = all.length - MOST_TITLES;
+  return more > 1 ? `${all.slice(0, MOST_TITLES).join(', ')} and ${more} more` : all.join(', ');
 }

@@ -10,7 +10,9 @@ export const saveDecisions = (id: string, version: number, decisions: Decisions)
   put<{ version: number }>(`/plans/${id}/decisions`, { version, decisions });
 export const changeSources = (id: string, version: number, sources: readonly string[]) =>
   put<{ version: number }>(`/plans/${id}/sources`, { version, sources });
-export const startRun = (id: string) => post<{ id: string; joined: boolean }>(`/plans/${id}/runs`);
+/** @param stands  what the plan said that the person saw; refused when something of it changed since */
+export const startRun = (id: string, stands?: string) =>
+  post<{ id: string; joined: boolean }>(`/plans/${id}/runs`, stands === undefined ? {} : { stands });
 export const takeBackRun = (id: string) => post<{ things: number }>(`/runs/${id}/takeBack`);
 
 /** Follows a run until it ends. */

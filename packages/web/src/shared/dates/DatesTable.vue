@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
-import { nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import DateField from './DateField.vue';
 import { useRowWindow } from '../useRowWindow.js';
 import { useTableHands } from './useTableHands.js';
@@ -96,6 +96,8 @@ function pressedRow(index: number, event: MouseEvent): void {
   else if (event.ctrlKey || event.metaKey) emit('toggle', index);
 }
 
+const rows = computed(() => inSight.value.map(({ index, start }) => ({ date: dates[index]!, index, start })));
+
 /** What stays where it stands is quiet. */
 function faceOf({ id, rule, from, to }: PreviewDate): string {
   if (doubtful.has(id)) return 'doubtful';
@@ -133,14 +135,14 @@ function why(date: PreviewDate): string {
     </div>
     <div class="all" :style="{ height: `${height}px` }" role="presentation">
       <div
-        v-for="{ index, start } in inSight"
+        v-for="{ date, index, start } in rows"
         :id="rowId(index)"
-        :key="dates[index]!.id"
+        :key="date.id"
         class="row"
-        :class="{ focused: index === focused, chosen: chosen.has(dates[index]!.id) }"
+        :class="{ focused: index === focused, chosen: chosen.has(date.id) }"
         :style="{ transform: `translateY(${start}px)` }"
         role="row"
-        :aria-selected="chosen.has(dates[index]!.id)"
+        :aria-selected="chosen.has(date.id)"
         @click="pressedRow(index, $event)"
         @dblclick="((focused = index), edit())"
       >
@@ -149,39 +151,33 @@ function why(date: PreviewDate): string {
             v-if="movable"
             type="checkbox"
             tabindex="-1"
-            :checked="chosen.has(dates[index]!.id)"
-            :aria-label="`Choose ${dates[index]!.title}, ${ROLE_WORDS[dates[index]!.role]}`"
+            :checked="chosen.has(date.id)"
+            :aria-label="`Choose ${date.title}, ${ROLE_WORDS[date.role]}${date.for ? ` for ${date.for}` : ''}`"
             @click.stop="((focused = index), emit('toggle', index))"
           />
         </span>
         <span class="title" role="gridcell"
-          >{{ dates[index]!.title }} <small v-if="dates[index]!.for" class="quiet">for {{ dates[index]!.for }}</small>
-          <small v-if="fromOf" class="quiet">{{ fromOf(dates[index]!) }}</small></span
+          >{{ date.title }} <small v-if="date.for" class="quiet">for {{ date.for }}</small>
+          <small v-if="fromOf" class="quiet">{{ fromOf(date) }}</small></span
         >
-        <span class="quiet" role="gridcell">{{ ROLE_WORDS[dates[index]!.role] }}</span>
-        <span class="quiet" role="gridcell">{{ momentWords(dates[index]!.from) }}</span>
+        <span class="quiet" role="gridcell">{{ ROLE_WORDS[date.role] }}</span>
+        <span class="quiet" role="gridcell">{{ momentWords(date.from) }}</span>
         <span role="gridcell" class="new">
           <DateField
-            v-if="editing === dates[index]!.id"
-            :date="dates[index]!"
-            @set="(at) => set(dates[index]!.id, at)"
+            v-if="editing === date.id"
+            :date="date"
+            @set="(at) => set(date.id, at)"
             @close="close"
             @blur="editing = null"
           />
           <template v-else>
-            <span v-if="dates[index]!.rule === 'byHand'" class="hand" title="set by hand"></span>
-            <span :class="faceOf(dates[index]!)">{{
-              dates[index]!.to ? momentWords(dates[index]!.to!) : 'no date'
-            }}</span>
+            <span v-if="date.rule === 'byHand'" class="hand" title="set by hand"></span>
+            <span :class="faceOf(date)">{{ date.to ? momentWords(date.to!) : 'no date' }}</span>
           </template>
         </span>
         <span class="why" role="gridcell">
-          <span class="told" :title="why(dates[index]!)">{{ why(dates[index]!) }}</span>
-          <button
-            v-if="dates[index]!.rule === 'byHand' && movable"
-            class="plain-link"
-            @click.stop="emit('back', dates[index]!)"
-          >
+          <span class="told" :title="why(date)">{{ why(date) }}</span>
+          <button v-if="date.rule === 'byHand' && movable" class="plain-link" @click.stop="emit('back', date)">
             {{ backWords }}
           </button>
           <button v-else-if="index === focused && movable && editing === null" class="plain-link" @click.stop="edit">

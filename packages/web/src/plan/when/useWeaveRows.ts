@@ -1,0 +1,66 @@
+import { parseDay, standingDates, type PlanSourceView, type PreviewDate } from '@yarin/core';
+import { computed, shallowRef, watch, type Ref } from 'vue';
+import { useSelection } from '../../shared/dates/useSelection.js';
+import { usePlanStore } from '../planStore.js';
+
+/** What is looked at of the dates. */
+interface Look {
+  /** The source whose old term the chart shows; the table has the dates of all. */
+  readonly source: Readonly<Ref<PlanSourceView>>;
+  /** The section of a shared shell; all of them when `null`. */
+  readonly section: Readonly<Ref<string | null>>;
+  /** First day of the week of the new term that the table is narrowed to. */
+  readonly week: Readonly<Ref<number | null>>;
+}
+
+const byTitle = new Intl.Collator('en', { numeric: true });
+
+/** The dates of a plan as the chart and the table show them, and which of them are chosen. */
+export function useWeaveRows({ source, section, week }: Look) {
+  const plan = usePlanStore();
+
+  const everyDate = computed(() => (plan.isDone ? standingDates(plan.source, plan.view!.shell) : plan.preview!.dates));
+  /** Of sections that share the shell: those of the one that is looked at, with what is for everybody or another group. */
+  const all = computed(() =>
+    section.value === null
+      ? everyDate.value
+      : everyDate.value.filter((date) => date.moment === undefined || date.for === section.value),
+  );
+  const woven = computed(() =>
+    plan.sources.length < 2
+      ? all.value
+      : all.value.filter(({ item }) => plan.originOf(item).course === source.value.source.course.id),
+  );
+  /** Ids of the doubtful ones, cause by cause. */
+  const doubtful = computed(() => new Set(plan.preview!.causes.flatMap(({ moments }) => moments.map(({ id }) => id))));
+
+  const isInWeek = ({ to }: PreviewDate): boolean => {
+    if (week.value === null || to === null) return week.value === null;
+    const day = parseDay(to);
+    return day >= week.value && day < week.value + 7;
+  };
+  const rank = (ranks: ReadonlyMap<string, number>, { id }: PreviewDate): number => ranks.get(id) ?? ranks.size;
+  const byDate = ({ to: a }: PreviewDate, { to: b }: PreviewDate): number =>
+    a === b ? 0 : (a ?? '') < (b ?? '') ? -1 : 1;
+
+  /** While rows are chosen each stays in its place. */
+  const held = shallowRef<ReadonlyMap<string, number> | null>(null);
+  /** Doubts first, cause by cause, then all others by their new date. */
+  const dates = computed(() => {
+    const shown = all.value.filter((date) => isInWeek(date) || selection.chosen.value.has(date.id));
+    const places = held.value;
+    if (places !== null) return shown.sort((a, b) => rank(places, a) - rank(places, b));
+    const ranks = new Map([...doubtful.value].map((id, index) => [id, index]));
+    return shown.sort((a, b) => rank(ranks, a) - rank(ranks, b) || byDate(a, b) || byTitle.compare(a.title, b.title));
+  });
+  const selection = useSelection(() => dates.value.map(({ id }) => id));
+  watch(
+    () => selection.size.value > 0,
+    (isChoosing) => {
+      held.value = isChoosing ? new Map(dates.value.map(({ id }, index) => [id, index])) : null;
+    },
+    { flush: 'sync' },
+  );
+  const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
+  return { all, woven, doubtful, dates, selection, chosen };
+}
