@@ -301,3 +301,35 @@ test('two sections share a shell: each has class days and a map of its own, look
   await done.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByRole('button', { name: /^Bring \d+ things/ })).toBeVisible();
 });
+
+test('2,000 dates by keyboard: from doubt to doubt, set by hand, to the end, all at once, and back', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app, 'Emi Sato');
+  await openPlan(page, 'BOT 220-01');
+  await page.keyboard.press('n');
+  await page.getByText('26 dates in doubt first, then 1946').waitFor();
+  await page.keyboard.press(']');
+  await page.keyboard.press('h');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('22 Feb 2027 09:00');
+  await page.keyboard.press('Enter');
+  const byHand = row(page, /opens Thu 19 Feb 08:00 set by hand Mon 22 Feb 09:00 order changed/);
+  await expect(byHand).toHaveCount(1);
+  await expect(byHand).toBeInViewport({ ratio: 1 });
+  await page.keyboard.press('Control+z');
+  await expect(byHand).toHaveCount(0);
+
+  const table = page.getByRole('grid', { name: /^Dates/ });
+  await table.focus();
+  await page.keyboard.press('End');
+  await expect(row(page, /Fri 30 Apr/).last()).toBeInViewport();
+  await page.keyboard.press('Control+a');
+  const all = page.getByRole('group', { name: '1972 dates chosen' });
+  await all.getByRole('spinbutton', { name: 'How many days later' }).fill('7');
+  await all.getByRole('button', { name: 'days later' }).click();
+  await expect(row(page, /Fri 7 May/).last()).toBeInViewport();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByRole('link', { name: /^When 1972 dates, 1 doubt/ })).toBeVisible();
+});

@@ -51,13 +51,14 @@ export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './pla
 export { shellWithoutBrought } from './plan/stock.js';
 export { planMapWords, suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
 export { followPlan, followsPlan } from './plan/followPlan.js';
-export { policyEffects, type PolicyEffect } from './plan/policyEffects.js';
-export { reviewPlan, type Review } from './plan/review.js';
+export { policyEffect, type PolicyEffect } from './plan/policyEffect.js';
+export { causesOf, reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
 export { isOut, isWritten, staysBehind, type PlanLine, type Verb } from './plan/line.js';
 export {
   indexPlan,
   planChosen,
+  planDated,
   previewOn,
   previewPlan,
   type PlanDecided,

@@ -19,8 +19,20 @@ interface Gap {
 
 const NO_GAP: Gap = { from: Infinity, to: -Infinity };
 
+/** Clocks of the zones that were asked for, since a formatter and a gap a day take longer than moving the dates. */
+const clocks = new Map<string, ZoneClock>();
+
 /** @param timeZone a known IANA zone. */
 export function zoneClock(timeZone: string): ZoneClock {
+  let clock = clocks.get(timeZone);
+  if (clock === undefined) clocks.set(timeZone, (clock = makeClock(timeZone)));
+  return clock;
+}
+
+/** Days whose gaps are kept: some years of them. */
+const MOST_GAPS = 4000;
+
+function makeClock(timeZone: string): ZoneClock {
   const format = new Intl.DateTimeFormat('en-US', {
     timeZone,
     hourCycle: 'h23',
@@ -57,7 +69,10 @@ export function zoneClock(timeZone: string): ZoneClock {
   return {
     missingFor(day, minute) {
       let gap = gaps.get(day);
-      if (gap === undefined) gaps.set(day, (gap = gapOf(day) ?? NO_GAP));
+      if (gap === undefined) {
+        if (gaps.size >= MOST_GAPS) gaps.clear();
+        gaps.set(day, (gap = gapOf(day) ?? NO_GAP));
+      }
       const wall = day * MINUTES_PER_DAY + minute;
       return wall < gap.from || wall >= gap.to ? 0 : gap.to - wall;
     },

@@ -84,14 +84,10 @@ export function datesOf(
     retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section, doubtOf }) => {
       const { id: moment, item, graded, for: people } = job.moments[at]!;
       const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
-      const own = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
-      const whose = section ?? people;
-      dates.push({
-        ...own,
-        ...(section === undefined ? {} : { moment }),
-        ...(whose === undefined ? {} : { for: whose }),
-        ...(doubtOf === undefined ? {} : { doubtOf }),
-      });
+      const date = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
+      if (section !== undefined) dates.push({ ...date, moment, for: section });
+      else if (people !== undefined) dates.push({ ...date, for: people });
+      else dates.push(doubtOf === undefined ? date : { ...date, doubtOf });
     });
   }
   const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;

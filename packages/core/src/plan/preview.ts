@@ -175,25 +175,46 @@ function summed(index: PlanIndex, { chosen, met, lines, out }: Chosen, decisions
   };
 }
 
-/** The same on sides that are indexed already. */
-export function previewOn(index: PlanIndex, decided: PlanDecided): Result<Preview> {
+interface Dated {
+  readonly decisions: Decisions;
+  readonly made: Chosen;
+  readonly dates: PreviewDate[];
+}
+
+function dated(index: PlanIndex, decided: PlanDecided): Result<Dated> {
   const decisions = inForce(index, decided.decisions);
   const made = chosenLines(index, decisions);
-  const { lines } = made;
-  const dates = datesOf(index, (at) => bringsDates(lines[at]!, decisions), { ...decided, decisions });
-  if (!dates.ok) return dates;
+  const dates = datesOf(index, (at) => bringsDates(made.lines[at]!, decisions), { ...decided, decisions });
+  return dates.ok ? succeed({ decisions, made, dates: dates.value }) : dates;
+}
+
+/** The same on sides that are indexed already. */
+export function previewOn(index: PlanIndex, decided: PlanDecided): Result<Preview> {
+  const result = dated(index, decided);
+  if (!result.ok) return result;
+  const { decisions, made, dates } = result.value;
   return succeed({
     ...summed(index, made, decisions),
-    items: landedItems({ ...made, index, retimed: dates.value, decisions }),
-    dates: dates.value,
+    items: landedItems({ ...made, index, retimed: dates, decisions }),
+    dates,
   });
+}
+
+/** What comes and where its dates go, without the things as they land. */
+export type PlanDated = PlanChosen & Pick<Preview, 'dates'>;
+
+/** Which things come and where every date goes, without the things as they land. */
+export function planDated(index: PlanIndex, decided: PlanDecided): Result<PlanDated> {
+  const result = dated(index, decided);
+  if (!result.ok) return result;
+  const { decisions, made, dates } = result.value;
+  return succeed({ ...summed(index, made, decisions), dates });
 }
 
 /** The dates alone of what comes. */
 export function datesOn(index: PlanIndex, decided: PlanDecided): Result<PreviewDate[]> {
-  const decisions = inForce(index, decided.decisions);
-  const { lines } = chosenLines(index, decisions);
-  return datesOf(index, (at) => bringsDates(lines[at]!, decisions), { ...decided, decisions });
+  const result = dated(index, decided);
+  return result.ok ? succeed(result.value.dates) : result;
 }
 
 const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>

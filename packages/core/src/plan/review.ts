@@ -15,15 +15,19 @@ export interface Review {
 
 /** Gathers the doubts of a preview by cause, and what would be left over after it. */
 export function reviewPlan(input: PlanInput, { dates, items, lines, broken }: Preview): Review {
-  const { source, joined, shell, findings, decisions } = input;
+  const { source, joined, shell, findings } = input;
   return {
-    causes: doubtCauses(termsOf(input, dates), decisions.settled),
+    causes: causesOf(input, dates),
     looseEnds: [
       ...looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
       ...classesWithoutEvent({ source, shell, joined }, dates),
     ],
   };
 }
+
+/** The doubts among the dates of a plan, by cause. */
+export const causesOf = (input: PlanInput, dates: readonly PreviewDate[]): Review['causes'] =>
+  doubtCauses(termsOf(input, dates), input.decisions.settled);
 
 /** The dates of each old term, and of each section where several share the shell, with the terms between which they move. */
 function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, dates: readonly PreviewDate[]) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { indexPlan, previewOn } from '../../src/plan/preview.js';
-import { policyEffects } from '../../src/plan/policyEffects.js';
+import { datesOn, indexPlan, previewOn } from '../../src/plan/preview.js';
+import { policyEffect } from '../../src/plan/policyEffect.js';
 import { reviewPlan } from '../../src/plan/review.js';
 import { suggestPlanPolicy } from '../../src/plan/suggestPlanPolicy.js';
 import { meetingsFor, retimeForSections, sectionsIn } from '../../src/plan/sharedShell.js';
@@ -172,14 +172,15 @@ it('what another map would do counts each section by itself, where they part and
   );
   const byMaps = (sections: Maps): PlanPolicy => ({ rule: 'week', weekdays: {}, sections });
   const others: Maps[] = [{}, { A: { '3': 4 }, B: {} }, { A: { '3': 4 }, B: { '3': 4 } }];
-  const effects = policyEffects(
-    indexPlan(ground),
-    { decisions: NOTHING_DECIDED, policy: byMaps({ A: { '3': 4 }, B: {} }) },
-    ground.source.course.id,
-    others.map(byMaps),
+  const decided = { decisions: NOTHING_DECIDED, policy: byMaps({ A: { '3': 4 }, B: {} }) };
+  const index = indexPlan(ground);
+  const now = datesOn(index, decided);
+  if (!now.ok) throw new Error(JSON.stringify(now.problems));
+  const effects = others.map((sections) =>
+    policyEffect(index, decided, now.value, ground.source.course.id, byMaps(sections)),
   );
   // Now both preps are two dates each, the post is one. Without maps both preps of A go elsewhere.
-  expect(effects.ok && effects.value.map(({ differs }) => differs)).toEqual([2, 0, 2]);
+  expect(effects.map((effect) => effect.ok && effect.value.differs)).toEqual([2, 0, 2]);
 });
 
 it('in a plan they land as dates of their sections, with ids of their own', () => {

@@ -46,7 +46,7 @@ export const usePlanStore = defineStore('plan', () => {
     policies: policies.value,
     ...(view.value === null ? {} : { now: view.value.now }),
   }));
-  const { worked, index } = useWorkedPlan(from.ground, decided);
+  const { worked, effectOf } = useWorkedPlan(from.ground, decided);
   const preview = computed<(Preview & Review) | null>(() => (worked.value?.ok ? worked.value.value : null));
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
 
@@ -234,8 +234,8 @@ export const usePlanStore = defineStore('plan', () => {
     lineOf,
     takeFrom,
     preview,
-    index,
     decided,
+    effectOf,
     problem,
     failure,
     trouble,

@@ -3,14 +3,24 @@ import { computed, type Ref } from 'vue';
 
 const ROW = 28;
 
-/** A scrolling list of rows of equal height, of which only those in sight are drawn. */
-export function useRowWindow(scroller: Readonly<Ref<HTMLElement | null>>, length: () => number, rowHeight = ROW) {
+/**
+ * A scrolling list of rows of equal height, of which only those in sight are drawn.
+ *
+ * @param headHeight  of a head that stands above the rows while they scroll
+ */
+export function useRowWindow(
+  scroller: Readonly<Ref<HTMLElement | null>>,
+  length: () => number,
+  rowHeight = ROW,
+  headHeight = 0,
+) {
   const virtualizer = useVirtualizer(
     computed(() => ({
       count: length(),
       getScrollElement: () => scroller.value,
       estimateSize: () => rowHeight,
       overscan: 10,
+      scrollPaddingEnd: headHeight,
     })),
   );
   return {

@@ -80,4 +80,8 @@ b {
   gap: 6px;
   align-items: center;
 }
+
+.rule select {
+  max-width: 200px;
+}
 </style>

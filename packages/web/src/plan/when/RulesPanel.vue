@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { policyEffects, type PlanSourceView, type PlanPolicy, type PolicyEffect, type RuleName } from '@yarin/core';
+import { type PlanSourceView, type PlanPolicy, type PolicyEffect, type RuleName } from '@yarin/core';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
@@ -42,28 +42,25 @@ const options = computed((): readonly Option[] => {
   return [...tried, ...rules].filter(({ policy: each }) => !seen.has(keyOf(each)) && seen.add(keyOf(each)));
 });
 
-const WAIT_MS = 30;
-const effects = shallowRef<readonly PolicyEffect[]>([]);
-let timer: ReturnType<typeof setTimeout> | undefined;
-/** Worked out once the page has shown the last change. */
+const effects = shallowRef<readonly (PolicyEffect | undefined)[]>([]);
+/** Counts what was asked for, so that an older question ends where a newer one begins. */
+let asking = 0;
+/** Worked out one by one when the plan as it is was shown. */
 watch(
-  [options, (): unknown => plan.decided],
-  () => {
-    clearTimeout(timer);
-    timer = setTimeout(() => {
-      if (plan.index === null) return;
-      const result = policyEffects(
-        plan.index,
-        plan.decided,
-        course.value,
-        options.value.map((option) => option.policy),
-      );
-      effects.value = result.ok ? result.value : [];
-    }, WAIT_MS);
+  [options, (): unknown => plan.preview?.dates],
+  async () => {
+    const mine = ++asking;
+    const found: (PolicyEffect | undefined)[] = [];
+    for (const { policy: other } of options.value) {
+      const effect = await plan.effectOf({ course: course.value, policy: other });
+      if (mine !== asking) return;
+      found.push(effect);
+    }
+    effects.value = found;
   },
   { immediate: true },
 );
-onBeforeUnmount(() => clearTimeout(timer));
+onBeforeUnmount(() => void asking++);
 
 function effectWords(at: number): string {
   const effect = effects.value[at];

@@ -6,6 +6,7 @@ import {
   parseDay,
   type Calendar,
   type CalendarIndex,
+  type Day,
   type Meeting,
   type PreviewDate,
 } from '@yarin/core';
@@ -58,6 +59,13 @@ export interface Weave {
   dayAt(position: number): string;
 }
 
+/** A date with its days as numbers. */
+interface Dated {
+  readonly date: PreviewDate;
+  readonly from: Day;
+  readonly to: Day | null;
+}
+
 interface Side {
   readonly calendar: Calendar;
   readonly meetings: readonly Meeting[];
@@ -78,10 +86,14 @@ export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], do
   const oldIndex = indexCalendar(old.calendar, weekStartsOn);
   const newIndex = indexCalendar(next.calendar, weekStartsOn);
   const [oldZero, newZero] = [oldIndex.teachingWeeks[0]!, newIndex.teachingWeeks[0]!];
-  const reach = [
-    ...dates.map(({ from }) => parseDay(from) - oldZero),
-    ...dates.flatMap(({ to }) => (to === null ? [] : [parseDay(to) - newZero])),
-  ];
+  const dated = dates.map((date): Dated => ({
+    date,
+    from: parseDay(date.from),
+    to: date.to === null ? null : parseDay(date.to),
+  }));
+  const reach = new Set(
+    dated.flatMap(({ from: was, to }) => (to === null ? [was - oldZero] : [was - oldZero, to - newZero])),
+  );
   const first = Math.min(oldIndex.firstDay - oldZero, newIndex.firstDay - newZero, 0);
   const last = Math.max(oldIndex.lastDay - oldZero, newIndex.lastDay - newZero);
   const beyond = MOST_WEEKS_OUTSIDE * DAYS_PER_WEEK;
@@ -90,15 +102,15 @@ export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], do
 
   // Of sections that share a shell each has its own work; the load is that of one of them.
   const section = dates.find(isOfSection)?.for;
-  const due = dates.filter(
-    (date) => date.role === 'due' && date.graded && (!isOfSection(date) || date.for === section),
+  const due = dated.filter(
+    ({ date }) => date.role === 'due' && date.graded && (!isOfSection(date) || date.for === section),
   );
   const oldLoad = countByWeek(
-    due.map((date) => date.from),
+    due.map(({ from: was }) => was),
     oldIndex,
   );
   const newLoad = countByWeek(
-    due.flatMap(({ to }) => (to === null ? [] : [to])),
+    due.flatMap(({ to }) => to ?? []),
     newIndex,
   );
   const heaviest = Math.max(LIMIT_PER_WEEK, ...oldLoad.values());
@@ -106,15 +118,15 @@ export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], do
     days: until - from,
     old: stripOf(oldIndex, old.meetings, oldZero + from, until - from, oldLoad, Infinity),
     new: stripOf(newIndex, next.meetings, newZero + from, until - from, newLoad, heaviest),
-    strands: strandsOf(dates, oldZero + from, newZero + from, doubtful),
+    strands: strandsOf(dated, oldZero + from, newZero + from, doubtful),
     dayAt: (position) => formatDay(newZero + from + Math.floor(position)),
   };
 }
 
-function countByWeek(moments: readonly string[], index: CalendarIndex): ReadonlyMap<number, number> {
-  const counts = new Map<number, number>();
-  for (const at of moments) {
-    const week = index.weekStart(parseDay(at));
+function countByWeek(days: readonly Day[], index: CalendarIndex): ReadonlyMap<Day, number> {
+  const counts = new Map<Day, number>();
+  for (const day of days) {
+    const week = index.weekStart(day);
     counts.set(week, (counts.get(week) ?? 0) + 1);
   }
   return counts;
@@ -167,30 +179,34 @@ interface Bundle {
 }
 
 function strandsOf(
-  dates: readonly PreviewDate[],
-  oldStart: number,
-  newStart: number,
+  dated: readonly Dated[],
+  oldStart: Day,
+  newStart: Day,
   doubtful: ReadonlySet<string>,
 ): WeaveStrand[] {
-  const sections = [...new Set(dates.filter(isOfSection).map((date) => date.for!))].sort();
-  const strands = new Map<string, Bundle>();
-  for (const date of dates) {
-    const { id, from, to, rule, title } = date;
+  const sections = [...new Set(dated.flatMap(({ date }) => (isOfSection(date) ? [date.for!] : [])))].sort();
+  /** By the old day, the rest of what strands differ by in one number. */
+  const byDay = new Map<Day, Map<number, Bundle>>();
+  for (const { date, from, to } of dated) {
     if (to === null) continue;
-    const isDoubt = doubtful.has(id);
-    const byHand = rule === 'byHand';
+    const isDoubt = doubtful.has(date.id);
+    const byHand = date.rule === 'byHand';
     const section = isOfSection(date) ? sections.indexOf(date.for!) : 0;
-    const key = `${from.slice(0, 10)} ${to.slice(0, 10)} ${isDoubt} ${byHand} ${section}`;
-    let known = strands.get(key);
-    if (known === undefined) {
-      const ends = { from: parseDay(from) - oldStart + 0.5, to: parseDay(to) - newStart + 0.5 };
-      known = { strand: { key, ...ends, doubtful: isDoubt, byHand, section }, ids: [], titles: new Set() };
-      strands.set(key, known);
+    let bundles = byDay.get(from);
+    if (bundles === undefined) byDay.set(from, (bundles = new Map()));
+    const face = ((to * 2 + Number(isDoubt)) * 2 + Number(byHand)) * (sections.length + 1) + section;
+    let bundle = bundles.get(face);
+    if (bundle === undefined) {
+      const key = `${from} ${to} ${isDoubt} ${byHand} ${section}`;
+      const ends = { from: from - oldStart + 0.5, to: to - newStart + 0.5 };
+      bundle = { strand: { key, ...ends, doubtful: isDoubt, byHand, section }, ids: [], titles: new Set() };
+      bundles.set(face, bundle);
     }
-    known.ids.push(id);
-    known.titles.add(title);
+    bundle.ids.push(date.id);
+    bundle.titles.add(date.title);
   }
-  return [...strands.values()]
+  return [...byDay.values()]
+    .flatMap((bundles) => [...bundles.values()])
     .map(({ strand, ids, titles }) => ({ ...strand, ids, title: titlesWords(titles) }))
     .sort((a, b) => Number(a.doubtful) - Number(b.doubtful));
 }

@@ -37,9 +37,10 @@ const emit = defineEmits<{
 const focused = defineModel<number>('focused', { required: true });
 
 const ROW = 29;
+const HEAD = 26;
 const ROWS_BEFORE = 3;
 const scroller = ref<HTMLElement | null>(null);
-const { inSight, height, reveal, scrollTo } = useRowWindow(scroller, () => dates.length, ROW);
+const { inSight, height, reveal, scrollTo } = useRowWindow(scroller, () => dates.length, ROW, HEAD);
 const editing = ref<string | null>(null);
 
 const rowId = (index: number): string => `date-row-${index}`;
