@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, openPlan, signIn, test } from '../app.js';
 
@@ -135,4 +136,46 @@ test('an instructor adds a lab in odd weeks and a day that is closed for the cou
   await page.goto(`${app.address}/calendars/term-s27`);
   await expect(day(page, '2027-04-08')).toHaveAttribute('aria-label', '8 Apr');
   await expect(page.getByText('Terms are kept by the administrators of the whole college.')).toBeVisible();
+});
+
+test('class meetings come from a timetable file, each step is undone, and the term goes out as a file', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await page.goto(`${app.address}/course/eco214-s27-02/class-days`);
+  const timetable = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    ...['BEGIN:VEVENT', 'UID:1', 'SUMMARY:ECO 214 Lecture', 'DTSTART:20270112T140000', 'DTEND:20270112T151500'],
+    ...['RRULE:FREQ=WEEKLY;BYDAY=TU,TH;UNTIL=20270430T235959', 'END:VEVENT'],
+    ...['BEGIN:VEVENT', 'UID:2', 'SUMMARY:ECO 214 Lab', 'LOCATION:Boat shed', 'DTSTART:20270115T090000'],
+    ...['DTEND:20270115T120000', 'RRULE:FREQ=WEEKLY;COUNT=16', 'END:VEVENT'],
+    'END:VCALENDAR',
+  ].join('\r\n');
+  const field = page.getByLabel('Timetable as an iCalendar file');
+  await field.setInputFiles({ name: 'times.ics', mimeType: 'text/calendar', buffer: Buffer.from(timetable) });
+  const found = page.getByRole('region', { name: 'Class meetings of the file' });
+  await expect(found).toContainText('Fri 09:00–12:00, Boat shed, lab');
+  await expect(found).toContainText('2 are there already.');
+  await found.getByRole('button', { name: 'Add 1 meeting' }).click();
+  await expect(day(page, '2027-01-15')).toHaveAttribute('aria-label', '15 Jan, class');
+  await expect(page.getByRole('region', { name: 'Class meetings' }).first()).toContainText('Tue Thu 14:00, Fri 09:00');
+
+  await page.getByRole('combobox', { name: 'Weeks of meeting 3' }).selectOption('odd');
+  await expect(day(page, '2027-01-22')).toHaveAttribute('aria-label', '22 Jan');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(day(page, '2027-01-22')).toHaveAttribute('aria-label', '22 Jan, class');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByRole('textbox', { name: 'Room of meeting 3' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+  await page.getByRole('button', { name: 'redo' }).click();
+  await expect(page.getByRole('textbox', { name: 'Room of meeting 3' })).toHaveValue('Boat shed');
+
+  await page.goto(`${app.address}/calendars/term-s27`);
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'as a calendar file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Spring 2027.ics');
+  expect(readFileSync(await file.path(), 'utf8')).toContain('SUMMARY:Charter Day');
 });

@@ -7,7 +7,7 @@ export { calendarDifferences, courseTimeDifferences, type CourseTime } from './c
 export { CLOSURE_WORDS, closureName, spanWords } from './calendar/closureWords.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { zoneClock } from './calendar/skippedHour.js';
-export { indexMeetings } from './calendar/meetingIndex.js';
+export { classDaysIn, indexMeetings } from './calendar/meetingIndex.js';
 export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
 export { isMust, type LinkType } from './course/links.js';

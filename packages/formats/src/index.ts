@@ -6,7 +6,9 @@ export { readRoster, ROSTER_FILES, type Roster, type RosterClass, type RosterFil
 export { readTable } from './readTable.js';
 export { holidayCountries, holidayRegions, publicHolidays, type Region } from './publicHolidays.js';
 export { readCalendarFile } from './readCalendarFile.js';
+export { readMeetingFile } from './readMeetingFile.js';
 export { readClosureList } from './readClosureList.js';
 export { readDateSheet, writeDateSheet, type DateSheet } from './dateSheet.js';
 export { readDateCells, type DateReading } from './readDateCells.js';
 export { writeCalendarFile } from './writeCalendarFile.js';
+export { writeTermFile } from './writeTermFile.js';

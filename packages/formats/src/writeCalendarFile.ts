@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
-import { zoneClock, parseDay, parseMinute, ROLE_WORDS, type PreviewDate } from '@yarin/core';
+import { ROLE_WORDS, type PreviewDate } from '@yarin/core';
+import { utcTimes } from './utcTime.js';
 
 export interface CalendarFile {
   /** What the calendar is called where it is taken in. */
@@ -15,18 +16,14 @@ const POINTS = new Set(['due', 'opens', 'part', 'late', 'closes', 'answers', 'po
 
 /**
  * New dates as an iCalendar file: an event from its start to its end, everything else as a point in time with its role in
- * the title. Times are written in UTC, so that no definition of a zone has to travel along. Cleared dates are left out.
+ * the title. Times are written in UTC. Cleared dates are left out.
  */
 export function writeCalendarFile(dates: readonly PreviewDate[], { name, timeZone, now }: CalendarFile): string {
   const root = new ICAL.Component('vcalendar');
   root.addPropertyWithValue('version', '2.0');
   root.addPropertyWithValue('prodid', '-//Yarin//Dates//EN');
   root.addPropertyWithValue('x-wr-calname', name);
-  const clock = zoneClock(timeZone);
-  const timeOf = (at: string): ICAL.Time => {
-    const minutes = clock.utcMinutes(parseDay(at), parseMinute(at, 11));
-    return ICAL.Time.fromJSDate(new Date(minutes * 60_000), true);
-  };
+  const timeOf = utcTimes(timeZone);
   const ends = new Map<string, PreviewDate>();
   for (const date of dates) if (date.role === 'ends' && date.to !== null) ends.set(date.item, date);
   for (const date of dates) {

@@ -214,6 +214,44 @@ describe('calendars', () => {
       .expect(403);
   });
 
+  it('a term goes out as a calendar file that is read back as it is', async () => {
+    const held = await spring();
+    const { text, headers } = await marant.get(`/api/calendars/${held.id}.ics`).expect(200);
+    expect(headers['content-disposition']).toBe('attachment; filename="Spring 2027.ics"');
+    const { firstDay, lastDay, timeZone, closures } = held.calendar;
+    const { body } = await marant
+      .post('/api/closures')
+      .send({ as: 'file', text, firstDay, lastDay, timeZone })
+      .expect(200);
+    expect(body.closures).toEqual(closures);
+    await marant.get('/api/calendars/term-none.ics').expect(404);
+    await server.anybody.get(`/api/calendars/${held.id}.ics`).expect(401);
+  });
+
+  it('class meetings are read from a timetable for the term of the course, by who may change it', async () => {
+    const text = [
+      'BEGIN:VCALENDAR',
+      'VERSION:2.0',
+      'BEGIN:VEVENT',
+      'UID:1',
+      'SUMMARY:ECO 214',
+      'DTSTART:20270111T100000',
+      'DTEND:20270111T111500',
+      'RRULE:FREQ=WEEKLY;BYDAY=MO,WE;UNTIL=20270430T235959',
+      'END:VEVENT',
+      'END:VCALENDAR',
+    ].join('\r\n');
+    const path = '/api/courses/eco214-s27-02/calendar/meetings';
+    const { body } = await marant.post(path).send({ text }).expect(200);
+    expect(body.found).toEqual([
+      { name: 'ECO 214', meeting: { weekday: 1, start: '10:00', end: '11:15' } },
+      { name: 'ECO 214', meeting: { weekday: 3, start: '10:00', end: '11:15' } },
+    ]);
+    await marant.post(path).send({ text: 'hello' }).expect(422);
+    await marant.post(path).send({}).expect(422);
+    await marant.post('/api/courses/eco214-s26-01/calendar/meetings').send({ text }).expect(403);
+  });
+
   it('closed days are read from a list, a file and a region, and nothing is written by reading', async () => {
     const span = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
     const list = { as: 'list', text: '15–21 March 2027 Spring break\nno date here', ...span };

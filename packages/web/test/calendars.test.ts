@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Calendar, Meeting, TermCalendar } from '@yarin/core';
+import { classDaysIn, indexCalendar, type Calendar, type Meeting, type TermCalendar } from '@yarin/core';
 import { gridOf, rowNames } from '../src/calendars/dayGrid.js';
 import {
   addClosures,
@@ -79,7 +79,13 @@ describe('drawing on a calendar', () => {
 });
 
 describe('the strip of a term', () => {
-  const weeks = gridOf({ ...SPRING, swaps: [{ date: '2027-02-16', runsAs: 1 }] }, new Set([2, 4]));
+  const swapped: Calendar = { ...SPRING, swaps: [{ date: '2027-02-16', runsAs: 1 }] };
+  const meetings: Meeting[] = [
+    { weekday: 2, start: '14:00', end: '15:15' },
+    { weekday: 4, start: '14:00', end: '15:15' },
+    { weekday: 5, start: '09:00', end: '12:00', weeks: [1, 3] },
+  ];
+  const weeks = gridOf(swapped, classDaysIn(indexCalendar(swapped, 1), meetings));
   const day = (date: string) => weeks.flatMap(({ days }) => days).find((each) => each.date === date)!;
 
   it('has a column a week, numbered as they are taught', () => {
@@ -101,6 +107,8 @@ describe('the strip of a term', () => {
     ['2027-05-04', 'exam', false, '4 May, exams'],
     ['2027-05-08', 'outside', false, '8 May, outside the term'],
     ['2027-02-16', 'teaching', false, '16 Feb, runs as Mon'],
+    ['2027-01-15', 'teaching', true, '15 Jan, class'],
+    ['2027-01-22', 'teaching', false, '22 Jan'],
   ])('%s is %s', (date, is, isClassDay, words) => expect(day(date)).toMatchObject({ is, isClassDay, words }));
   it('a break is named once, on top of its week', () => {
     expect(day('2027-03-15').label).toBe('Spring break');

@@ -50,6 +50,13 @@ export interface ReadClosures {
   readonly unread: readonly string[];
 }
 
+/** Class meetings that were read from a timetable, to be taken over. */
+export interface ReadMeetings {
+  readonly found: readonly { readonly name: string; readonly meeting: Meeting }[];
+  /** Entries that are no class meetings: all-day ones, those that last over midnight or do not come back. */
+  readonly unread: readonly string[];
+}
+
 /** The calendar of one course, as its settings show it. */
 export interface CourseCalendarView {
   readonly term: TermCalendar;

@@ -24,9 +24,12 @@ export function weekdayWords(pattern: readonly { readonly weekday: Weekday }[]):
   return weekdays.map(weekdayWord).join(' ');
 }
 
-/** The class days of a pattern with the hour of the first: “Mon Wed 10:00”. */
-export const patternWords = (pattern: readonly { readonly weekday: Weekday; readonly start: string }[]): string =>
-  pattern.length === 0 ? 'no class days' : `${weekdayWords(pattern)} ${pattern[0]!.start}`;
+/** The class days of a pattern with their hours: “Mon Wed 10:00”, “Tue Thu 14:00, Fri 09:00”. */
+export function patternWords(pattern: readonly { readonly weekday: Weekday; readonly start: string }[]): string {
+  const hours = [...new Set(pattern.map(({ start }) => start))];
+  const at = (hour: string): string => `${weekdayWords(pattern.filter(({ start }) => start === hour))} ${hour}`;
+  return pattern.length === 0 ? 'no class days' : hours.map(at).join(', ');
+}
 
 /** “14:00”. */
 export const minuteWords = (minute: Minute): string => formatMinute(minute);

@@ -80,6 +80,10 @@ function listMeetings(calendar: CalendarIndex, pattern: readonly Meeting[]): Mee
   };
 }
 
+/** The days of a term on which a class meets. */
+export const classDaysIn = (calendar: CalendarIndex, pattern: readonly Meeting[]): ReadonlySet<Day> =>
+  new Set(listMeetings(calendar, pattern).meetings.map(({ day }) => day));
+
 /** The meetings of one day, in order of hour. */
 export function meetingsOn(list: MeetingList, day: Day): readonly ClassMeeting[] {
   const from = list.firstAt(day);

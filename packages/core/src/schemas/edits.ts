@@ -122,6 +122,9 @@ export const readClosuresSchema = Type.Object(
   closed,
 );
 
+/** A timetable to read class meetings from. */
+export const readTimetableSchema = Type.Object({ text: Type.String({ maxLength: 900_000 }) }, closed);
+
 /** New dates of moments of a course, by their keys, and the version of the course that the person saw. */
 export const momentMovesSchema = Type.Object(
   {

@@ -15,6 +15,7 @@ export {
   newTermSchema,
   placeSchema,
   readClosuresSchema,
+  readTimetableSchema,
   termDraftSchema,
   termEditSchema,
 } from './edits.js';

@@ -29,6 +29,8 @@ describe('days', () => {
     expect(dayWords(parseDay('2027-03-16'))).toBe('Tue 16 Mar');
     expect(momentWords('2026-05-06T09:00')).toBe('Wed 6 May 09:00');
     expect(patternWords(SPRING_2027.meetings!)).toBe('Tue Thu 14:00');
+    expect(patternWords([...SPRING_2027.meetings!, { weekday: 5, start: '09:00' }])).toBe('Tue Thu 14:00, Fri 09:00');
+    expect(patternWords([])).toBe('no class days');
     expect(parseMinute('23:59')).toBe(1439);
     expect(parseMinute('24:00')).toBeNaN();
     expect(formatMoment(parseDay('2027-01-11'), 545)).toBe('2027-01-11T09:05');

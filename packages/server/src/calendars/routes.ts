@@ -15,15 +15,25 @@ import {
   courseTimeSchema,
   newTermSchema,
   readClosuresSchema,
+  readTimetableSchema,
   termDraftSchema,
   termEditSchema,
 } from '@yarin/core/schemas';
-import { holidayCountries, holidayRegions, publicHolidays, readCalendarFile, readClosureList } from '@yarin/formats';
+import {
+  holidayCountries,
+  holidayRegions,
+  publicHolidays,
+  readCalendarFile,
+  readClosureList,
+  readMeetingFile,
+  writeTermFile,
+} from '@yarin/formats';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { CourseRow } from '../database/entities/course.js';
 import { TermRow } from '../database/entities/term.js';
 import { checked } from '../http/checked.js';
+import { download } from '../http/download.js';
 import { notFound, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf } from '../people/asker.js';
@@ -41,6 +51,7 @@ const checkDraft = checked(termDraftSchema);
 const checkTime = checked(courseTimeEditSchema);
 const checkTimeDraft = checked(courseTimeSchema);
 const checkClosures = checked(readClosuresSchema);
+const checkTimetable = checked(readTimetableSchema);
 
 /** Terms and their calendars, what one course has beside them, and reading closed days from elsewhere. */
 export function calendarRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds): Router {
@@ -55,6 +66,11 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
       now: now(),
     };
     response.json(view);
+  });
+  router.get('/calendars/:id.ics', async (request, response) => {
+    const term = (await readTerms(manager)).find(({ id }) => id === request.params.id);
+    if (term === undefined) throw notFound('There is no such term any more.');
+    download(response, `${term.name}.ics`, 'text/calendar', writeTermFile(term.calendar, now()));
   });
   router.post('/calendars', async (request, response) => {
     demand(mayKeepTerms(askerOf(request)));
@@ -143,6 +159,14 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
     const { id } = await courseFor(manager, 'change', askerOf(request), request.params.id, now().slice(0, 10));
     const times = await timeWith(id, checkTimeDraft(request.body));
     response.json(await effectOf({ manager, grounds }, askerOf(request), now(), times));
+  });
+
+  router.post('/courses/:id/calendar/meetings', async (request, response) => {
+    const { id } = await courseFor(manager, 'change', askerOf(request), request.params.id, now().slice(0, 10));
+    const { text } = checkTimetable(request.body);
+    const row = await manager.findOneByOrFail(CourseRow, { id });
+    const term = await manager.findOneByOrFail(TermRow, { id: row.termId });
+    response.json(orRefuse(readMeetingFile(text, await calendarOfCourse(manager, row, term))));
   });
 
   async function timeWith(id: string, { partId, additions, meetings }: CourseTimeEdit): Promise<Times> {

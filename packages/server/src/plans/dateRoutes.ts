@@ -1,11 +1,12 @@
 import { Type } from '@sinclair/typebox';
 import type { CourseSummary, PreviewDate } from '@yarin/core';
 import { readDateCells, readDateSheet, writeCalendarFile, writeDateSheet, type DateReading } from '@yarin/formats';
-import { Router, type Request, type Response } from 'express';
+import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { timesOf } from '../calendars/calendarStore.js';
 import { CourseRow } from '../database/entities/course.js';
 import { checked } from '../http/checked.js';
+import { download } from '../http/download.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/asker.js';
 import type { PlanGrounds } from './planGrounds.js';
@@ -55,10 +56,7 @@ export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds)
   }
 
   const fileName = ({ code, number, section }: CourseSummary, ending: string): string =>
-    `${code} ${number}-${section} dates.${ending}`.replace(/[^\w .-]/g, '');
-  function download(response: Response, name: string, type: string, text: string): void {
-    response.attachment(name).type(type).send(text);
-  }
+    `${code} ${number}-${section} dates.${ending}`;
 
   router.get('/plans/:id/dates.csv', async (request, response) => {
     const { destination, dates } = await datesOf(request);

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import type { Calendar, CalendarEffect, Right, TermCalendar } from '@yarin/core';
 import { computed, ref } from 'vue';
+import { useDraft } from '../shared/useDraft.js';
 import { useUndoKeys } from '../shared/useUndoKeys.js';
 import { count } from '../shared/words.js';
+import { termFile } from '../shared/api/calendars.js';
 import AddMany from './AddMany.vue';
 import ClosureList from './ClosureList.vue';
 import StripToDraw from './StripToDraw.vue';
 import EffectLines from './EffectLines.vue';
 import MarkingPeriods from './MarkingPeriods.vue';
 import TermDays from './TermDays.vue';
-import { useCalendarDraft } from './useCalendarDraft.js';
 import { useCalendarEffect } from './useCalendarEffect.js';
+import { useSoundCalendar } from './useSoundCalendar.js';
 
 /** The calendar of one term or part: the strip to draw on, everything on it as a list, and what a change does. */
 const { term, parent, terms, right, holding, beyond, trouble, askEffect, save } = defineProps<{
@@ -28,8 +30,11 @@ const { term, parent, terms, right, holding, beyond, trouble, askEffect, save } 
 }>();
 const emit = defineEmits<{ remove: [] }>();
 
-const work = useCalendarDraft(() => ({ name: term.name, ...term.own }), holding);
-const { draft, effective, shown, problems, isChanged, change, undoable, redoable } = work;
+const work = useDraft<Calendar>(() => ({ name: term.name, ...term.own }));
+const { draft, isChanged, change, undoable, redoable } = work;
+/** The calendar as it will hold. */
+const effective = computed(() => holding(draft.value));
+const { problems, shown } = useSoundCalendar(() => effective.value);
 const isSaving = ref(false);
 const parts = computed(() => terms.filter(({ parentId }) => parentId === term.id));
 const others = computed(() => terms.filter(({ id }) => id !== term.id));
@@ -64,7 +69,8 @@ async function keep(): Promise<void> {
             }}</RouterLink>
             , whose closed days it inherits
           </template>
-          · {{ count(term.courses, 'course') }}
+          · {{ count(term.courses, 'course') }} ·
+          <a class="place-link" :href="termFile(term.id)" :download="`${term.name}.ics`">as a calendar file</a>
           <template v-for="part in parts" :key="part.id">
             ·
             <RouterLink class="place-link" :to="{ name: 'term', params: { id: part.id } }">{{ part.name }}</RouterLink>

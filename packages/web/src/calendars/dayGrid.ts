@@ -8,6 +8,7 @@ import {
   weekdayWord,
   type Calendar,
   type CalendarIndex,
+  type Day,
 } from '@yarin/core';
 
 export interface GridDay {
@@ -38,9 +39,9 @@ const DAYS = [0, 1, 2, 3, 4, 5, 6];
 /**
  * A term as a strip of weeks, one column a week and one row a weekday. The calendar has to be sound.
  *
- * @param classDays  weekdays on which class meets
+ * @param classDays  days on which class meets
  */
-export function gridOf(calendar: Calendar, classDays: ReadonlySet<number> = new Set()): GridWeek[] {
+export function gridOf(calendar: Calendar, classDays: ReadonlySet<Day> = new Set()): GridWeek[] {
   const index = indexCalendar(calendar, calendar.weekStartsOn ?? 1);
   const swaps = new Map((calendar.swaps ?? []).map(({ date, runsAs }) => [date, runsAs]));
   const weeks: GridWeek[] = [];
@@ -73,7 +74,7 @@ function dayOf(
   day: number,
   isTop: boolean,
   swaps: ReadonlyMap<string, number>,
-  classDays: ReadonlySet<number>,
+  classDays: ReadonlySet<Day>,
 ): GridDay {
   const date = formatDay(day);
   const closure = index.isInside(day) ? index.closureAt(day) : undefined;
@@ -89,7 +90,7 @@ function dayOf(
   const starts = closure !== undefined && (isTop || closure.from === date || day === index.firstDay);
   const swapped = swaps.get(date);
   const runsAs = swapped === undefined ? '' : weekdayWord(swapped);
-  const isClassDay = index.isOpen(day) && !index.isExam(day) && classDays.has(index.runsAs(day));
+  const isClassDay = classDays.has(day);
   const { date: number, month } = civilDate(parseDay(date));
   return {
     date,

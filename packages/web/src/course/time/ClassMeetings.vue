@@ -1,33 +1,45 @@
 <script setup lang="ts">
-import { patternWords, weekdayWord, type Meeting } from '@yarin/core';
+import { patternWords, weekdayWord, type Meeting, type ReadMeetings } from '@yarin/core';
 import { computed } from 'vue';
+import { count } from '../../shared/words.js';
+import MeetingFile from './MeetingFile.vue';
 import { NEW_MEETING, timeFrom, weeksFrom, weeksWords } from './meetings.js';
 
 /** When and where class meets, several times a week, in series, every week or in some. */
-const { meetings, teachingWeeks, movable, places } = defineProps<{
+const { meetings, teachingWeeks, movable, places, read } = defineProps<{
   meetings: readonly Meeting[];
   teachingWeeks: number;
   movable: boolean;
   /** Why a meeting can't be as it is, by the end of its place in the list. */
   places: ReadonlyMap<string, string>;
+  read: (text: string) => Promise<ReadMeetings>;
 }>();
-const emit = defineEmits<{ change: [meetings: Meeting[]] }>();
+const emit = defineEmits<{ change: [meetings: readonly Meeting[], what: string] }>();
 
 const sorted = computed(() => meetings.map((meeting, at) => ({ meeting, at })));
 
-function change(at: number, part: Partial<Record<keyof Meeting, Meeting[keyof Meeting] | undefined>>): void {
-  emit(
-    'change',
-    meetings.map((meeting, index) => {
-      if (index !== at) return meeting;
-      const next = { ...meeting, ...part };
-      return Object.fromEntries(
-        Object.entries(next).filter(([, value]) => value !== undefined && value !== ''),
-      ) as Meeting;
-    }),
-  );
+type Field = keyof Meeting;
+const FIELD_WORDS: Readonly<Record<Field, string>> = {
+  weekday: 'the day',
+  start: 'the start',
+  end: 'the end',
+  room: 'the room',
+  series: 'the series',
+  for: 'the section',
+  weeks: 'the weeks',
+};
+function change(at: number, field: Field, value: Meeting[Field] | undefined): void {
+  const next = meetings.map((meeting, index) => {
+    if (index !== at) return meeting;
+    const fields = Object.entries({ ...meeting, [field]: value });
+    return Object.fromEntries(fields.filter(([, each]) => each !== undefined && each !== '')) as Meeting;
+  });
+  emit('change', next, `${FIELD_WORDS[field]} of meeting ${at + 1}`);
 }
-const add = (): void => emit('change', [...meetings, { ...NEW_MEETING, ...nextDay() }]);
+const add = (): void => emit('change', [...meetings, { ...NEW_MEETING, ...nextDay() }], 'one more meeting');
+const takeOut = (at: number): void => emit('change', meetings.toSpliced(at, 1), `meeting ${at + 1} taken out`);
+const addAll = (more: readonly Meeting[]): void =>
+  emit('change', [...meetings, ...more], `${count(more.length, 'meeting')} of a timetable`);
 /** One more a week is mostly at the same hour, two days later. */
 function nextDay(): Partial<Meeting> {
   const last = meetings.at(-1);
@@ -36,7 +48,7 @@ function nextDay(): Partial<Meeting> {
 /** What is no time of day is put back as it was. */
 function setTime(at: number, side: 'start' | 'end', event: Event): void {
   const time = timeFrom(text(event));
-  if (time !== undefined) change(at, { [side]: time });
+  if (time !== undefined) change(at, side, time);
   (event.target as HTMLInputElement).value = time ?? meetings[at]![side];
 }
 const text = (event: Event): string => (event.target as HTMLInputElement).value;
@@ -67,7 +79,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
               <select
                 :value="meeting.weekday"
                 :aria-label="`Day of meeting ${at + 1}`"
-                @change="change(at, { weekday: Number(text($event)) })"
+                @change="change(at, 'weekday', Number(text($event)))"
               >
                 <option v-for="day in 7" :key="day" :value="day">{{ weekdayWord(day) }}</option>
               </select>
@@ -88,7 +100,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
                 maxlength="100"
                 class="room"
                 :aria-label="`Room of meeting ${at + 1}`"
-                @change="change(at, { room: text($event).trim() })"
+                @change="change(at, 'room', text($event).trim())"
               />
             </td>
             <td>
@@ -98,7 +110,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
                 class="series"
                 placeholder="none"
                 :aria-label="`Series of meeting ${at + 1}, such as lab`"
-                @change="change(at, { series: text($event).trim() })"
+                @change="change(at, 'series', text($event).trim())"
               />
             </td>
             <td>
@@ -108,14 +120,15 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
                 class="section"
                 placeholder="all"
                 :aria-label="`Section of meeting ${at + 1}, where several share this shell`"
-                @change="change(at, { for: text($event).trim() })"
+                @change="change(at, 'for', text($event).trim())"
               />
             </td>
             <td>
               <select
+                class="weeks"
                 :value="weeksWords(meeting, teachingWeeks)"
                 :aria-label="`Weeks of meeting ${at + 1}`"
-                @change="change(at, { weeks: weeksFrom(text($event), teachingWeeks) })"
+                @change="change(at, 'weeks', weeksFrom(text($event), teachingWeeks))"
               >
                 <option>every</option>
                 <option>odd</option>
@@ -126,7 +139,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
               </select>
             </td>
             <td>
-              <button class="plain-link" @click="emit('change', meetings.toSpliced(at, 1))">take out</button>
+              <button class="plain-link" @click="takeOut(at)">take out</button>
             </td>
           </template>
           <template v-else>
@@ -143,7 +156,10 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
       </tbody>
     </table>
     <p v-else class="quiet small">No class days: dates keep their weekday, and hours stay what they are.</p>
-    <button v-if="movable" class="plain-link" @click="add">one more meeting</button>
+    <div v-if="movable" class="more">
+      <button class="plain-link" @click="add">one more meeting</button>
+      <MeetingFile :meetings="meetings" :teaching-weeks="teachingWeeks" :read="read" @take="addAll" />
+    </div>
   </section>
 </template>
 
@@ -152,6 +168,16 @@ td {
   height: 30px;
   padding: 0 8px 0 0;
   border-top: 1px solid var(--rule-faint);
+}
+
+.more {
+  display: flex;
+  gap: 18px;
+  align-items: start;
+}
+
+.weeks {
+  width: 84px;
 }
 
 .hour {

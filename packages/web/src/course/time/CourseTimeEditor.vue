@@ -1,60 +1,73 @@
 <script setup lang="ts">
-import type { Calendar, CalendarEffect, CourseCalendarView, CourseTimeEdit, Meeting } from '@yarin/core';
-import { computed, ref, shallowRef } from 'vue';
+import type { Calendar, CalendarEffect, CourseCalendarView, CourseTimeEdit, Meeting, ReadMeetings } from '@yarin/core';
+import { computed } from 'vue';
 import AddMany from '../../calendars/AddMany.vue';
 import ClosureList from '../../calendars/ClosureList.vue';
 import StripToDraw from '../../calendars/StripToDraw.vue';
 import EffectLines from '../../calendars/EffectLines.vue';
-import { useCalendarDraft } from '../../calendars/useCalendarDraft.js';
 import { useCalendarEffect } from '../../calendars/useCalendarEffect.js';
+import { useSoundCalendar } from '../../calendars/useSoundCalendar.js';
+import { useDraft } from '../../shared/useDraft.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import ClassMeetings from './ClassMeetings.vue';
 
-const { view, movable, holdingOf, teachingWeeksOf, placesOf, askEffect } = defineProps<{
+const { view, movable, holdingOf, teachingWeeksOf, classDaysOn, placesOf, askEffect, readTimetable } = defineProps<{
   view: CourseCalendarView;
   movable: boolean;
   holdingOf: (view: CourseCalendarView, partId: string | null, draft: Calendar) => Calendar;
   teachingWeeksOf: (calendar: Calendar) => number;
+  classDaysOn: (calendar: Calendar, meetings: readonly Meeting[]) => ReadonlySet<number>;
   placesOf: (meetings: readonly Meeting[]) => ReadonlyMap<string, string>;
   askEffect: (time: CourseTimeEdit) => Promise<CalendarEffect>;
+  readTimetable: (text: string) => Promise<ReadMeetings>;
 }>();
 const emit = defineEmits<{ save: [time: CourseTimeEdit] }>();
 
-const partId = ref(view.partId);
-const meetings = shallowRef<readonly Meeting[]>(view.meetings);
-
-/** What the course adds, drawn on like a calendar. */
-const work = useCalendarDraft(
-  () => ({ ...view.term.calendar, ...view.additions }),
-  (draft) => holdingOf(view, partId.value, draft),
-);
-const { draft, effective, shown, problems, change, undoable, redoable } = work;
+interface Draft {
+  readonly partId: string | null;
+  /** What the course adds, drawn on like a calendar. */
+  readonly calendar: Calendar;
+  readonly meetings: readonly Meeting[];
+}
+const work = useDraft<Draft>(() => ({
+  partId: view.partId,
+  calendar: { ...view.term.calendar, ...view.additions },
+  meetings: view.meetings,
+}));
+const { draft, isChanged, undoable, redoable } = work;
 useUndoKeys(work);
+const calendar = computed(() => draft.value.calendar);
+const meetings = computed(() => draft.value.meetings);
+const effective = computed(() => holdingOf(view, draft.value.partId, calendar.value));
+const { problems, shown } = useSoundCalendar(() => effective.value);
+const change = (next: Calendar, what: string): void => work.change({ ...draft.value, calendar: next }, what);
+const meet = (next: readonly Meeting[], what: string): void => work.change({ ...draft.value, meetings: next }, what);
+const partId = computed({
+  get: () => draft.value.partId,
+  set: (id) => work.change({ ...draft.value, partId: id }, `runs in ${partName(id)}`),
+});
+const partName = (id: string | null): string => view.parts.find((part) => part.id === id)?.name ?? view.term.name;
 
-const classDays = computed(() => new Set(meetings.value.map(({ weekday }) => weekday)));
+const classDays = computed(() =>
+  problems.value.length + places.value.size > 0 ? new Set<number>() : classDaysOn(shown.value, meetings.value),
+);
 const teachingWeeks = computed(() => teachingWeeksOf(shown.value));
 const places = computed(() => placesOf(meetings.value));
 const sentence = computed(() => problems.value[0]?.message ?? [...places.value.values()][0] ?? '');
 const time = computed((): CourseTimeEdit => {
-  const { closures = [], swaps = [] } = draft.value;
+  const { closures = [], swaps = [] } = calendar.value;
   return {
     partId: partId.value,
     additions: { closures: [...closures], swaps: [...swaps] },
     meetings: [...meetings.value],
   };
 });
-const isChanged = computed(
-  () =>
-    work.isChanged.value ||
-    partId.value !== view.partId ||
-    JSON.stringify(meetings.value) !== JSON.stringify(view.meetings),
-);
 const effect = useCalendarEffect(() => {
   if (!isChanged.value || sentence.value !== '') return undefined;
   const asked = time.value;
   return () => askEffect(asked);
 });
-const runsIn = computed(() => view.parts.find(({ id }) => id === partId.value)?.name ?? view.term.name);
+const runsIn = computed(() => partName(partId.value));
 </script>
 
 <template>
@@ -81,7 +94,7 @@ const runsIn = computed(() => view.parts.find(({ id }) => id === partId.value)?.
     </header>
     <p v-if="sentence" class="trouble" role="alert">{{ sentence }}</p>
     <StripToDraw
-      :draft="draft"
+      :draft="calendar"
       :holding="effective"
       :shown="shown"
       :class-days="classDays"
@@ -95,12 +108,13 @@ const runsIn = computed(() => view.parts.find(({ id }) => id === partId.value)?.
         :teaching-weeks="teachingWeeks"
         :movable="movable"
         :places="places"
-        @change="(next) => (meetings = next)"
+        :read="readTimetable"
+        @change="meet"
       />
       <div class="beside-list">
         <EffectLines v-if="effect" :effect="effect" />
-        <ClosureList :draft="draft" :holding="effective" :movable="movable" :from="runsIn" @change="change" />
-        <AddMany v-if="movable" :draft="draft" :holding="effective" :terms="[]" @change="change" />
+        <ClosureList :draft="calendar" :holding="effective" :movable="movable" :from="runsIn" @change="change" />
+        <AddMany v-if="movable" :draft="calendar" :holding="effective" :terms="[]" @change="change" />
       </div>
     </div>
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   checkMeetings,
+  classDaysIn,
   indexCalendar,
   withAdditions,
   type Calendar,
@@ -9,7 +10,7 @@ import {
   type Meeting,
 } from '@yarin/core';
 import { ref, shallowRef, watch } from 'vue';
-import { courseTimeEffect, fetchCourseCalendar, saveCourseTime } from '../../shared/api/calendars.js';
+import { courseTimeEffect, fetchCourseCalendar, readMeetings, saveCourseTime } from '../../shared/api/calendars.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useCourseStore } from '../courseStore.js';
@@ -49,8 +50,9 @@ const holdingOf = (shown: CourseCalendarView, partId: string | null, draft: Cale
   const { closures = [], swaps = [] } = draft;
   return withAdditions((part ?? shown.term).calendar, { closures, swaps });
 };
-const teachingWeeksOf = (calendar: Calendar): number =>
-  indexCalendar(calendar, calendar.weekStartsOn ?? 1).teachingWeeks.length;
+const indexOf = (calendar: Calendar) => indexCalendar(calendar, calendar.weekStartsOn ?? 1);
+const teachingWeeksOf = (calendar: Calendar): number => indexOf(calendar).teachingWeeks.length;
+const classDaysOn = (calendar: Calendar, meetings: readonly Meeting[]) => classDaysIn(indexOf(calendar), meetings);
 const placesOf = (meetings: readonly Meeting[]): ReadonlyMap<string, string> =>
   new Map(checkMeetings(meetings, '').map(({ where, message }) => [where.slice(1), message]));
 </script>
@@ -64,8 +66,10 @@ const placesOf = (meetings: readonly Meeting[]): ReadonlyMap<string, string> =>
     :movable="course.mayChange"
     :holding-of="holdingOf"
     :teaching-weeks-of="teachingWeeksOf"
+    :class-days-on="classDaysOn"
     :places-of="placesOf"
     :ask-effect="(time) => courseTimeEffect(course.view!.summary.id, time)"
+    :read-timetable="(text) => readMeetings(course.view!.summary.id, text)"
     @save="(time) => save(view!.version, time)"
   />
 </template>

@@ -21,6 +21,13 @@ export function weeksFrom(words: string, teachingWeeks: number): number[] | unde
   return words.split(',').map(Number);
 }
 
+/** At the same hours of the same day, in the same weeks. */
+export const isSameMeeting = (one: Meeting, other: Meeting): boolean =>
+  one.weekday === other.weekday &&
+  one.start === other.start &&
+  one.end === other.end &&
+  one.weeks?.join() === other.weeks?.join();
+
 /** A time of day as people type it, as `HH:mm`: “14:00”, “1400”, “9”, “2 pm”; `undefined` when it is none. */
 export function timeFrom(words: string): string | undefined {
   const match = /^(\d{1,2})(?:[:.]?(\d\d))?\s*(am|pm)?$/i.exec(words.trim());

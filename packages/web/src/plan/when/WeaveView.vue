@@ -70,11 +70,11 @@ const beside = computed(() => {
     return work === undefined ? '' : workWords(work, titleOf);
   };
 });
-/** Class days beside a strip; more than three have no room for the hour. */
-const MOST_WITH_HOUR = 3;
+/** Class days beside a strip, with their hours where there is room. */
+const MOST_LETTERS = 'Mon Wed Fri 10:00'.length;
 function daysOf(meetings: readonly Meeting[]): string {
-  const weekdays = weekdayWords(meetings);
-  return weekdays.split(' ').length > MOST_WITH_HOUR ? weekdays : patternWords(meetings);
+  const words = patternWords(meetings);
+  return words.length > MOST_LETTERS ? weekdayWords(meetings) : words;
 }
 const pasted = shallowRef<readonly string[] | null>(null);
 /** A pasted column falls on what is chosen, else on the rows from the focused one on. */

@@ -1,5 +1,6 @@
 import {
   civilDate,
+  classDaysIn,
   formatDay,
   indexCalendar,
   monthWord,
@@ -144,13 +145,13 @@ function stripOf(
   const closedDays: { at: number; label: string }[] = [];
   const classDays: number[] = [];
   const months: { at: number; name: string }[] = [];
-  const weekdays = new Set(meetings.map(({ weekday }) => weekday));
+  const meets = classDaysIn(index, meetings);
   for (let at = 0; at < days; at++) {
     const day = start + at;
     const { month, date } = civilDate(day);
     if (date === 1 || at === 0) months.push({ at, name: monthWord(month) });
     if (index.isClosed(day)) closedDays.push({ at, label: index.closureAt(day)?.label ?? 'closed' });
-    else if (index.isOpen(day) && !index.isExam(day) && weekdays.has(index.runsAs(day))) classDays.push(at);
+    else if (meets.has(day)) classDays.push(at);
     if (at % DAYS_PER_WEEK !== 0) continue;
     const load = loads.get(day) ?? 0;
     weeks.push({ start: day, at: at / DAYS_PER_WEEK, load, piled: load > limit, ...weekFace(index, day) });

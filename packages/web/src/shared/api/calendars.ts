@@ -6,6 +6,7 @@ import type {
   CourseTimeEdit,
   NewTermEdit,
   ReadClosures,
+  ReadMeetings,
 } from '@yarin/core';
 import { get, post, put, remove } from './client.js';
 
@@ -21,6 +22,8 @@ export const fetchCalendars = () => get<CalendarsView>('/calendars');
 export const addTerm = (added: NewTermEdit) => post<{ id: string }>('/calendars', added).then(({ id }) => id);
 export const saveTerm = (id: string, version: number, name: string, calendar: Calendar) =>
   put<{ version: number }>(term(id), { version, name, calendar });
+/** Address of a term's calendar as an iCalendar file. */
+export const termFile = (id: string): string => `/api${term(id)}.ics`;
 export const removeTerm = (id: string) => remove(term(id));
 export const termEffect = (id: string, calendar: Calendar) => post<CalendarEffect>(`${term(id)}/effect`, { calendar });
 
@@ -34,5 +37,6 @@ export const readClosures = (as: 'file' | 'list', text: string, { firstDay, last
 export const fetchCourseCalendar = (id: string) => get<CourseCalendarView>(ofCourse(id));
 export const saveCourseTime = (id: string, version: number, time: CourseTimeEdit): Promise<void> =>
   put(ofCourse(id), { version, ...time });
+export const readMeetings = (id: string, text: string) => post<ReadMeetings>(`${ofCourse(id)}/meetings`, { text });
 export const courseTimeEffect = (id: string, time: CourseTimeEdit) =>
   post<CalendarEffect>(`${ofCourse(id)}/effect`, time);
