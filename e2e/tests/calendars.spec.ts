@@ -122,7 +122,8 @@ test('an instructor adds a lab in odd weeks and a day that is closed for the cou
   await expect(page.getByRole('button', { name: 'Save when it runs' })).toBeDisabled();
   await meetings.getByRole('textbox', { name: 'End of meeting 3' }).fill('15:50');
   await page.keyboard.press('Tab');
-  await meetings.getByRole('combobox', { name: 'Weeks of meeting 3' }).selectOption('odd');
+  await meetings.getByRole('textbox', { name: 'Weeks of meeting 3' }).fill('odd');
+  await meetings.getByRole('textbox', { name: 'Weeks of meeting 3' }).press('Tab');
 
   await dragOver(page, '2027-04-08', '2027-04-08');
   await page.getByRole('textbox', { name: 'Name of the closed days' }).fill('Field day');
@@ -131,7 +132,7 @@ test('an instructor adds a lab in odd weeks and a day that is closed for the cou
   await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
   await page.reload();
   await expect(meetings.getByRole('textbox', { name: 'Start of meeting 3' })).toHaveValue('13:00');
-  await expect(meetings.getByRole('combobox', { name: 'Weeks of meeting 3' })).toHaveValue('odd');
+  await expect(meetings.getByRole('textbox', { name: 'Weeks of meeting 3' })).toHaveValue('odd');
   await expect(day(page, '2027-04-08')).toHaveAttribute('aria-label', '8 Apr, Field day');
   await page.goto(`${app.address}/calendars/term-s27`);
   await expect(day(page, '2027-04-08')).toHaveAttribute('aria-label', '8 Apr');
@@ -162,7 +163,8 @@ test('class meetings come from a timetable file, each step is undone, and the te
   await expect(day(page, '2027-01-15')).toHaveAttribute('aria-label', '15 Jan, class');
   await expect(page.getByRole('region', { name: 'Class meetings' }).first()).toContainText('Tue Thu 14:00, Fri 09:00');
 
-  await page.getByRole('combobox', { name: 'Weeks of meeting 3' }).selectOption('odd');
+  await page.getByRole('textbox', { name: 'Weeks of meeting 3' }).fill('odd');
+  await page.getByRole('textbox', { name: 'Weeks of meeting 3' }).press('Enter');
   await expect(day(page, '2027-01-22')).toHaveAttribute('aria-label', '22 Jan');
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(day(page, '2027-01-22')).toHaveAttribute('aria-label', '22 Jan, class');

@@ -179,8 +179,10 @@ describe('class meetings', () => {
     expect(weeksWords(met([2, 4, 6]), 7)).toBe('even');
     expect(weeksWords(met([1, 2, 9]), 15)).toBe('1, 2, 9');
     expect(weeksFrom('even', 5)).toEqual([2, 4]);
-    expect(weeksFrom('every', 5)).toBeUndefined();
+    expect(weeksFrom('every', 5)).toBe('every');
     expect(weeksFrom('1, 2, 9', 15)).toEqual([1, 2, 9]);
+    expect(weeksFrom('9 2-4,3', 15)).toEqual([2, 3, 4, 9]);
+    for (const none of ['some', '0', '4-2', '1, x', '1-900']) expect(weeksFrom(none, 15)).toBeUndefined();
   });
 });
 

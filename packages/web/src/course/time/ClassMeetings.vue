@@ -51,6 +51,12 @@ function setTime(at: number, side: 'start' | 'end', event: Event): void {
   if (time !== undefined) change(at, side, time);
   (event.target as HTMLInputElement).value = time ?? meetings[at]![side];
 }
+/** What says no weeks is put back as it was. */
+function setWeeks(at: number, event: Event): void {
+  const weeks = weeksFrom(text(event), teachingWeeks);
+  if (weeks === undefined) (event.target as HTMLInputElement).value = weeksWords(meetings[at]!, teachingWeeks);
+  else change(at, 'weeks', weeks === 'every' ? undefined : [...weeks]);
+}
 const text = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
@@ -124,19 +130,14 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
               />
             </td>
             <td>
-              <select
+              <input
                 class="weeks"
                 :value="weeksWords(meeting, teachingWeeks)"
-                :aria-label="`Weeks of meeting ${at + 1}`"
-                @change="change(at, 'weeks', weeksFrom(text($event), teachingWeeks))"
-              >
-                <option>every</option>
-                <option>odd</option>
-                <option>even</option>
-                <option v-if="!['every', 'odd', 'even'].includes(weeksWords(meeting, teachingWeeks))">
-                  {{ weeksWords(meeting, teachingWeeks) }}
-                </option>
-              </select>
+                maxlength="120"
+                title="every, odd, even, or the weeks themselves: 1, 2, 5–8"
+                :aria-label="`Weeks of meeting ${at + 1}: every, odd, even, or numbers`"
+                @change="setWeeks(at, $event)"
+              />
             </td>
             <td>
               <button class="plain-link" @click="takeOut(at)">take out</button>

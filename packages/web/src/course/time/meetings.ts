@@ -14,11 +14,21 @@ export function weeksWords({ weeks }: Meeting, teachingWeeks: number): string {
   return weeks.join(', ');
 }
 
-/** The weeks that such words say; `undefined` is every one. */
-export function weeksFrom(words: string, teachingWeeks: number): number[] | undefined {
-  if (words === 'every') return undefined;
-  if (words === 'odd' || words === 'even') return weeksOf(words === 'odd' ? 1 : 0, teachingWeeks);
-  return words.split(',').map(Number);
+const MOST_WEEKS = 106;
+
+/** The weeks that people type: “every”, “odd”, “even”, “1, 2, 5–8”. `every` is every one, `undefined` no weeks at all. */
+export function weeksFrom(words: string, teachingWeeks: number): readonly number[] | 'every' | undefined {
+  const said = words.trim().toLowerCase();
+  if (said === '' || said === 'every' || said === 'all') return 'every';
+  if (said === 'odd' || said === 'even') return weeksOf(said === 'odd' ? 1 : 0, teachingWeeks);
+  const weeks = new Set<number>();
+  for (const part of said.split(/[\s,;]+/).filter((each) => each !== '')) {
+    const [, first, last = first] = /^(\d{1,3})(?:[-–](\d{1,3}))?$/.exec(part) ?? [];
+    if (first === undefined || Number(first) < 1 || Number(last) > MOST_WEEKS || Number(last) < Number(first))
+      return undefined;
+    for (let week = Number(first); week <= Number(last); week++) weeks.add(week);
+  }
+  return [...weeks].sort((a, b) => a - b);
 }
 
 /** At the same hours of the same day, in the same weeks. */
