@@ -58,6 +58,7 @@ export { isOut, isWritten, staysBehind, type PlanLine, type Verb } from './plan/
 export {
   indexPlan,
   planChosen,
+  datesOn,
   planDated,
   previewOn,
   previewPlan,

@@ -41,6 +41,8 @@ export interface CalendarEffect {
   readonly looked: number;
   /** Shells into which was brought already; what stands in them keeps its dates. */
   readonly brought: number;
+  /** Open plans that there was no time to look at. */
+  readonly left: number;
 }
 
 /** Closures that were read from a file, a list or the public holidays of a region, to be taken over. */

@@ -1,13 +1,14 @@
-import type { CalendarEffect } from '@yarin/core';
+import { indexPlan, planChosen, type CalendarEffect, type PlanEffect } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Asker } from '../people/asker.js';
-import { changeBetween, timesIn, type Times } from '../plans/calendarChanges.js';
+import { changeBetween, inputIn, timesIn, type Times } from '../plans/calendarChanges.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
 import { planFor } from '../plans/planView.js';
 
-const MOST_PLANS = 300;
+/** As long as a person waits for it; plans that were changed last are looked at first. */
+const MOST_TIME_MS = 5000;
 
 /**
  * What other calendars would do to the open plans of courses, as far as the person may see them.
@@ -24,30 +25,49 @@ export async function effectOf(
   const all = await manager.find(PlanRow, { order: { changedAt: 'DESC' } });
   const touched = all.filter((plan) => [...sourcesOf(plan), plan.destinationId].some((id) => ids.has(id)));
   const plans: CalendarEffect['plans'][number][] = [];
+  const until = performance.now() + MOST_TIME_MS;
   let looked = 0;
   let brought = 0;
-  for (const plan of touched.slice(0, MOST_PLANS)) {
-    try {
-      const { sources, destination } = await planFor(manager, person, plan.id, now.slice(0, 10));
-      const known = await grounds.grounds(sources, destination);
-      const worked = { decisions: plan.decisions, now, department: destination.department };
-      const { toWrite } = await grounds.workOut(sources, destination, plan.decisions, now);
-      if (toWrite === 0) {
-        brought++;
-        continue;
-      }
+  let left = touched.length;
+  for (const plan of touched) {
+    if (performance.now() > until) break;
+    left--;
+    const effect = await effectOn({ manager, grounds }, person, now, times, plan);
+    if (effect === 'unseen') continue;
+    if (effect === 'brought') brought++;
+    else {
       looked++;
-      const before = timesIn(known);
-      const change = await changeBetween(manager, known, worked, before, { ...before, ...pick(times, before) });
-      const { code, number, section, title } = destination;
-      if (change !== null) plans.push({ ...change, planId: plan.id, name: `${code} ${number}-${section} ${title}` });
-    } catch (error) {
-      // A plan that the person may not see is none of theirs; anything else is a fault.
-      if (!(error instanceof HttpProblem) || ![403, 404].includes(error.details.status)) throw error;
+      if (effect !== null) plans.push(effect);
     }
   }
   plans.sort((a, b) => b.dates.length - a.dates.length);
-  return { plans, looked, brought };
+  return { plans, looked, brought, left };
+}
+
+/** What happens to one plan; `null` when nothing does. */
+async function effectOn(
+  { manager, grounds }: { readonly manager: EntityManager; readonly grounds: PlanGrounds },
+  person: Asker,
+  now: string,
+  times: Times,
+  plan: PlanRow,
+): Promise<PlanEffect | 'unseen' | 'brought' | null> {
+  try {
+    const { sources, destination } = await planFor(manager, person, plan.id, now.slice(0, 10));
+    const known = await grounds.grounds(sources, destination);
+    const worked = { decisions: plan.decisions, now, department: destination.department };
+    const before = timesIn(known);
+    const input = await inputIn(manager, known, before, worked);
+    if (planChosen(indexPlan(input), input.decisions).toWrite === 0) return 'brought';
+    const change = await changeBetween(manager, known, worked, before, { ...before, ...pick(times, before) });
+    if (change === null) return null;
+    const { code, number, section, title } = destination;
+    return { ...change, planId: plan.id, name: `${code} ${number}-${section} ${title}` };
+  } catch (error) {
+    // A plan that the person may not see is none of theirs; anything else is a fault.
+    if (error instanceof HttpProblem && [403, 404].includes(error.details.status)) return 'unseen';
+    throw error;
+  }
 }
 
 const pick = (times: Times, known: Times): Times =>

@@ -1,13 +1,15 @@
 import {
   calendarChange,
   courseTimeDifferences,
-  previewPlan,
+  datesOn,
+  indexPlan,
   suggestPlanPolicy,
   type CalendarChange,
   type CourseSummary,
   type CourseTime,
   type Decisions,
-  type Preview,
+  type PlanInput,
+  type PreviewDate,
   type Snapshot,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
@@ -45,15 +47,21 @@ interface Worked {
   readonly department: string | null;
 }
 
-async function previewIn(
+/** The input of a plan's computation as it would be with other calendars. */
+export async function inputIn(
   manager: EntityManager,
   grounds: readonly PairGround[],
   times: Times,
   { decisions, now, department }: Worked,
-): Promise<Preview> {
+): Promise<PlanInput> {
   const inTimes = grounds.map((ground) => groundIn(ground, times));
-  return orRefuse(previewPlan(inputOn(inTimes, decisions, now, await standingRecipe(manager, department))));
+  return inputOn(inTimes, decisions, now, await standingRecipe(manager, department));
 }
+
+const datesIn = async (...given: Parameters<typeof inputIn>): Promise<readonly PreviewDate[]> => {
+  const input = await inputIn(...given);
+  return orRefuse(datesOn(indexPlan(input), input));
+};
 
 /** What other calendars do to a plan; `null` when they say nothing else. */
 export async function changeBetween(
@@ -65,9 +73,9 @@ export async function changeBetween(
 ): Promise<CalendarChange | null> {
   const what = differences(grounds, before, after);
   if (what.length === 0) return null;
-  const was = await previewIn(manager, grounds, before, worked);
-  const is = await previewIn(manager, grounds, after, worked);
-  return calendarChange(what, was.dates, is.dates);
+  const was = await datesIn(manager, grounds, before, worked);
+  const is = await datesIn(manager, grounds, after, worked);
+  return calendarChange(what, was, is);
 }
 
 /** The times of the courses of a plan, as they hold now. */

@@ -47,6 +47,10 @@ const MOST_DATES = 12;
         </ul>
       </li>
     </ul>
+    <p v-if="effect.left > 0" class="quiet small">
+      {{ count(effect.left, 'more open plan was', 'more open plans were') }} not looked at; each says what changed when
+      it is opened.
+    </p>
     <p v-if="effect.brought > 0" class="quiet small">
       {{ count(effect.brought, 'course was', 'courses were') }} brought already; what stands there keeps its dates.
     </p>
