@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Calendar, PreviewDate } from '@yarin/core';
+import { parseDay, type Calendar, type PreviewDate } from '@yarin/core';
 import { anchorsOf, levelHeight } from '../src/plan/what/levelScroll.js';
 import { weaveOf } from '../src/plan/when/weaveGeometry.js';
 
@@ -80,6 +80,7 @@ describe('the weave', () => {
     { calendar: next, meetings: [{ weekday: 2, start: '10:00', end: '11:00' }] },
     dates,
     new Set(['c']),
+    parseDay('2027-01-13'),
   );
 
   it('lays the first teaching weeks level and labels the break where it is', () => {
@@ -111,6 +112,7 @@ describe('the weave', () => {
         date('c', '2026-01-20T10:00', '2027-01-19T10:00', { for: 'team 1' }),
       ],
       new Set(),
+      parseDay('2026-11-24'),
     );
     expect(shared.old.weeks[0]!.load).toBe(2);
     expect(shared.new.weeks[0]!.load).toBe(2);
@@ -122,6 +124,9 @@ describe('the weave', () => {
       [['b'], 0],
       [['c'], 0],
     ]);
+  });
+  it('marks today on the strip that reaches it', () => {
+    expect([weave.old.today, weave.new.today]).toEqual([null, 2]);
   });
   it('knows the day under the hand', () => {
     expect(weave.dayAt(1.9)).toBe('2027-01-12');

@@ -78,6 +78,10 @@ const loadTop = (load: number): number => (isNew ? y + STRIP + 4 : y - 4 - load 
       :d="`M${x(at + 0.5)} ${isNew ? y : y + STRIP}v${isNew ? -4 : 4}`"
       class="tick"
     />
+    <g v-if="strip.today !== null" class="today">
+      <path :d="`M${x(strip.today + 0.5)} ${y - 8}V${y + STRIP + 8}`" />
+      <text :x="x(strip.today + 0.5)" :y="isNew ? y + STRIP + 20 : y - 12" text-anchor="middle">today</text>
+    </g>
   </g>
 </template>
 
@@ -137,6 +141,18 @@ text.term {
 
 .doubt-text {
   fill: var(--weld-ink);
+}
+
+.today path {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.today text {
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
 }
 
 .tick {

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { classDaysOf, dayWords, patternWords, weekdayWords, type Meeting, type PreviewDate } from '@yarin/core';
+import {
+  classDaysOf,
+  dayWords,
+  parseDay,
+  patternWords,
+  weekdayWords,
+  type Meeting,
+  type PreviewDate,
+} from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -17,7 +25,7 @@ import WeaveLook from './WeaveLook.vue';
 import WorkBar from './WorkBar.vue';
 import { workOf, workWords } from './workWords.js';
 import { useWeaveRows } from './useWeaveRows.js';
-import { weaveOf } from './weaveGeometry.js';
+import { weaveOf, type WeekBox } from './weaveGeometry.js';
 
 const plan = usePlanStore();
 const { announce } = useAnnouncer();
@@ -47,6 +55,7 @@ const weave = computed(() =>
     { calendar: plan.view!.shell.calendar, meetings: classDays.value.to },
     woven.value,
     doubtful.value,
+    parseDay(plan.view!.now),
   ),
 );
 const movable = computed(() => plan.view!.right.may && !plan.isDone);
@@ -75,6 +84,11 @@ const MOST_LETTERS = 'Mon Wed Fri 10:00'.length;
 function daysOf(meetings: readonly Meeting[]): string {
   const words = patternWords(meetings);
   return words.length > MOST_LETTERS ? weekdayWords(meetings) : words;
+}
+/** “week 4, from Mon 1 Feb”. */
+function weekWords({ is, label, start }: WeekBox): string {
+  const from = `from ${dayWords(start)}`;
+  return is === 'outside' ? from : `${is === 'teaching' ? `week ${label}` : label}, ${from}`;
 }
 const pasted = shallowRef<readonly string[] | null>(null);
 /** A pasted column falls on what is chosen, else on the rows from the focused one on. */
@@ -165,10 +179,13 @@ watch(dates, ({ length }) => {
       <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
       <div class="heading">
         <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
-        <span v-else>{{ heading }}</span>
-        <span v-if="week !== null">
-          only the week of {{ dayWords(week) }} · <button class="plain-link" @click="week = null">all weeks</button>
-        </span>
+        <template v-else>
+          <span>{{ heading }}</span>
+          <select v-model="week" aria-label="Weeks in the table">
+            <option :value="null">all weeks</option>
+            <option v-for="each in weave.new.weeks" :key="each.start" :value="each.start">{{ weekWords(each) }}</option>
+          </select>
+        </template>
         <span v-if="movable" class="undo">
           <button class="plain-link" :aria-pressed="showsWork" @click="showsWork = !showsWork">
             {{ showsWork ? 'why' : 'points and more' }}

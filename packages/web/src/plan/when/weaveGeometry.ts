@@ -34,6 +34,8 @@ export interface Strip {
   readonly weeks: readonly WeekBox[];
   readonly closedDays: readonly { readonly at: number; readonly label: string }[];
   readonly classDays: readonly number[];
+  /** Where today is; `null` when the strip does not reach it. */
+  readonly today: number | null;
   readonly months: readonly { readonly at: number; readonly name: string }[];
 }
 
@@ -82,7 +84,13 @@ const isOfSection = ({ moment }: PreviewDate): boolean => moment !== undefined;
  *
  * @param doubtful  ids of the moments in doubt
  */
-export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], doubtful: ReadonlySet<string>): Weave {
+export function weaveOf(
+  old: Side,
+  next: Side,
+  dates: readonly PreviewDate[],
+  doubtful: ReadonlySet<string>,
+  today: Day,
+): Weave {
   const weekStartsOn = next.calendar.weekStartsOn ?? 1;
   const oldIndex = indexCalendar(old.calendar, weekStartsOn);
   const newIndex = indexCalendar(next.calendar, weekStartsOn);
@@ -117,8 +125,8 @@ export function weaveOf(old: Side, next: Side, dates: readonly PreviewDate[], do
   const heaviest = Math.max(LIMIT_PER_WEEK, ...oldLoad.values());
   return {
     days: until - from,
-    old: stripOf(oldIndex, old.meetings, oldZero + from, until - from, oldLoad, Infinity),
-    new: stripOf(newIndex, next.meetings, newZero + from, until - from, newLoad, heaviest),
+    old: stripOf(oldIndex, old.meetings, { start: oldZero + from, days: until - from, today }, oldLoad, Infinity),
+    new: stripOf(newIndex, next.meetings, { start: newZero + from, days: until - from, today }, newLoad, heaviest),
     strands: strandsOf(dated, oldZero + from, newZero + from, doubtful),
     dayAt: (position) => formatDay(newZero + from + Math.floor(position)),
   };
@@ -136,8 +144,7 @@ function countByWeek(days: readonly Day[], index: CalendarIndex): ReadonlyMap<Da
 function stripOf(
   index: CalendarIndex,
   meetings: readonly Meeting[],
-  start: number,
-  days: number,
+  { start, days, today }: { readonly start: Day; readonly days: number; readonly today: Day },
   loads: ReadonlyMap<number, number>,
   limit: number,
 ): Strip {
@@ -161,6 +168,7 @@ function stripOf(
     weeks,
     closedDays,
     classDays,
+    today: today >= start && today < start + days ? today - start : null,
     months: months.filter(({ at }, place) => place !== 0 || (months[1]?.at ?? 99) - at > 14),
   };
 }
