@@ -32,4 +32,10 @@ const project = (name) => ({
   },
 });
 
-export default { projects: ['core', 'formats', 'server', 'cli', 'web'].map(project) };
+const server = {
+  ...project('server'),
+  globalSetup: source('server/test/beginRun.mjs'),
+  globalTeardown: source('server/test/endRun.mjs'),
+};
+
+export default { projects: [...['core', 'formats', 'cli', 'web'].map(project), server] };

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -25,14 +25,35 @@ export interface TestServer {
   close(): Promise<void>;
 }
 
-/** A real server on a new database; `demo` loads Marrowbrook College into it. */
-export async function startServer({ demo }: { readonly demo: boolean }): Promise<TestServer> {
-  const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-test-'));
+/** Marrowbrook College as a data folder, loaded once a run of the tests and copied by each that needs it. */
+async function demoTemplate(): Promise<string> {
+  const template = join(process.env.YARIN_TEST_RUN!, 'demo');
+  if (existsSync(template)) return template;
+  const dataFolder = mkdtempSync(join(process.env.YARIN_TEST_RUN!, 'loading-'));
   await mkdir(join(dataFolder, 'files'));
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
   const demoFolder = fileURLToPath(new URL('../../../demo', import.meta.url));
-  if (demo) await loadDemo({ reading, writer }, { dataFolder, demoFolder }, NOW);
+  await loadDemo({ reading, writer }, { dataFolder, demoFolder }, NOW);
+  await writer.close();
+  await reading.destroy();
+  try {
+    renameSync(dataFolder, template);
+  } catch (error) {
+    // Where another worker was faster, what it made is the same.
+    if (!existsSync(template)) throw error;
+  }
+  return template;
+}
+
+/** A real server on a new database; `demo` has Marrowbrook College in it. */
+export async function startServer({ demo }: { readonly demo: boolean }): Promise<TestServer> {
+  const template = demo ? await demoTemplate() : undefined;
+  const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-test-'));
+  if (template === undefined) await mkdir(join(dataFolder, 'files'));
+  else cpSync(template, dataFolder, { recursive: true });
+  const writer = await Writer.start(dataFolder);
+  const reading = await openForReading(dataFolder);
   const log = pino({ level: 'silent' });
   const app = makeApp({ reading, writer, clock: makeClock(NOW), log, dataFolder }, { sessionSecret: 'for tests' });
   return {

@@ -1,20 +1,5 @@
 <script setup lang="ts">
-import {
-  dayWords,
-  FINDING_WORDS,
-  FLAG_WORDS,
-  isOut,
-  MARK_WORDS,
-  momentWords,
-  originKey,
-  parseDay,
-  ROLE_WORDS,
-  sectionsOf,
-  staysBehind,
-  type ItemView,
-  type LandingState,
-  type PlanLine,
-} from '@yarin/core';
+import { momentWords, originKey, ROLE_WORDS, staysBehind, type ItemView, type PlanLine } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ItemBody from '../../course/item/ItemBody.vue';
@@ -24,6 +9,7 @@ import { useKeys } from '../../shared/useKeys.js';
 import { usePlanStore } from '../planStore.js';
 import { chainWords } from '../planWords.js';
 import DecideBoth from './DecideBoth.vue';
+import NewSheet from './NewSheet.vue';
 import type { OldRow } from './spreadRows.js';
 
 const { row } = defineProps<{ row: OldRow }>();
@@ -45,8 +31,6 @@ const origin = computed(() => plan.originOf(item.value.id));
 const oldTerm = computed(() => (plan.sources.length > 1 ? plan.nameOf(origin.value.course) : plan.sides!.old.term));
 const line = computed(() => plan.preview!.lines.find((each) => each.item === item.value.id)!);
 const landed = computed(() => plan.preview!.items.find(({ id }) => id === line.value.to));
-const dates = computed(() => plan.preview!.dates.filter((date) => date.item === item.value.id));
-const evidence = computed(() => plan.findings.filter((finding) => finding.item === item.value.id));
 const comes = computed(() => !staysBehind(line.value));
 const isAsked = computed(() => line.value.verb === 'ask');
 const chain = computed(() => chainWords(line.value.why, (id) => titles.value.get(id) ?? 'something that is not here'));
@@ -65,7 +49,6 @@ function takeFrom({ course, item: id, here }: (typeof elsewhere.value)[number]):
   emit('open', plan.ground?.joined?.ids.get(originKey(course, id)) ?? id);
 }
 const titles = computed(() => new Map(plan.source.items.map(({ id, title }) => [id, title])));
-const mark = computed(() => plan.source.marks.find((each) => each.item === item.value.id));
 
 /** What the new course will show: the old text, the shell's own, or what a person wrote. */
 const landedView = computed((): ItemView | undefined => {
@@ -89,33 +72,6 @@ const oldAgainst = computed(() =>
 const newAgainst = computed(() =>
   theirs.value === undefined ? undefined : textOf(isUpdate.value ? theirs.value : view.value),
 );
-const differs = computed(() => newAgainst.value !== undefined && newAgainst.value !== textOf(landedView.value));
-
-const STATES: readonly LandingState[] = ['as it was', 'draft', 'hidden'];
-const landing = computed(() => plan.decisions.choices.landings?.items?.[item.value.id] ?? '');
-function land(state: LandingState | ''): void {
-  const { landings } = plan.decisions.choices;
-  const { [item.value.id]: _, ...others } = landings?.items ?? {};
-  const items = state === '' ? others : { ...others, [item.value.id]: state };
-  plan.choose({ landings: { ...landings, items } }, `how ${item.value.title} lands`);
-}
-function keepPlace(keep: boolean): void {
-  const places = { ...plan.decisions.choices.places, [item.value.id]: keep };
-  plan.choose({ places }, `${keep ? 'keep' : 'give up'} the place of ${item.value.title}`);
-}
-/** Sections that can be chosen: those that are not the college's, by their place. */
-const sections = computed(() =>
-  item.value.kind === 'syllabus'
-    ? sectionsOf(item.value.details).flatMap(({ title, locked }, at) => (locked === true ? [] : [{ title, at }]))
-    : [],
-);
-const bringsSection = (at: number): boolean => plan.decisions.choices.sections?.[item.value.id]?.[at] !== 'leave';
-function chooseSection(at: number, title: string, comes: boolean): void {
-  const { sections: chosen } = plan.decisions.choices;
-  const own = { ...chosen?.[item.value.id], [at]: comes ? ('bring' as const) : ('leave' as const) };
-  plan.choose({ sections: { ...chosen, [item.value.id]: own } }, `${comes ? 'bring' : 'leave'} the section ${title}`);
-}
-const isHeldOutside = computed(() => evidence.value.some(({ finding }) => finding === 'heldOutside'));
 
 /** What a thing leads to is opened in the old course; the plan stays one step back. */
 const look = (key: string): void =>
@@ -161,82 +117,15 @@ onMounted(() => {
       <p v-if="failure" role="alert">{{ failure }}</p>
       <ItemBody v-else-if="view" :view="view" :course-id="origin.course" :against="oldAgainst" @open="look" />
     </article>
-    <article class="sheet" :aria-label="`${item.title}, as it will be`">
-      <p class="quiet small">{{ plan.sides!.new.term }}, {{ plan.isDone ? 'as it is' : 'as it will be' }}</p>
-      <template v-if="landed">
-        <h2>{{ landed.title }}</h2>
-        <p v-for="date in dates" :key="date.id" class="small">
-          {{ ROLE_WORDS[date.role] }}
-          <span :class="date.flags.length > 0 ? 'doubtful' : 'moved'">{{
-            date.to ? momentWords(date.to) : 'no date'
-          }}</span>
-          <span v-if="date.flags.length > 0" class="quiet">
-            {{ date.flags.map((flag) => FLAG_WORDS[flag]).join(', ') }}</span
-          >
-        </p>
-        <p v-if="comes && !isAsked && !landed.isPlace" class="small state">
-          lands
-          <ElSelect
-            class="landing"
-            size="small"
-            clearable
-            :model-value="landing"
-            :placeholder="landed.state"
-            :aria-label="`How ${item.title} lands`"
-            @change="(state: LandingState | '' | undefined) => land(state ?? '')"
-          >
-            <ElOption v-for="state in STATES" :key="state" :value="state" :label="state" />
-          </ElSelect>
-        </p>
-        <p v-if="comes && sections.length > 0" class="sections">
-          <ElCheckbox
-            v-for="{ title, at } in sections"
-            :key="at"
-            size="small"
-            :model-value="bringsSection(at)"
-            @change="(on) => chooseSection(at, title, on === true)"
-            >{{ title }}</ElCheckbox
-          >
-        </p>
-        <p v-if="line.reword" class="doubtful">It lands as a draft, to be written anew before learners see it.</p>
-        <p v-if="landed.isPlace">
-          Only its place is kept: title, points, category and dates, as a draft without the link.
-          <button class="plain-link" @click="keepPlace(false)">keep no place</button>
-        </p>
-        <p v-else-if="line.headingOnly" class="quiet">Only the heading comes, for what stands in it.</p>
-        <template v-else-if="landedView">
-          <p v-if="differs" class="quiet small">
-            {{ isUpdate ? 'Marked: what is new since it came.' : 'Marked: what only one of both has.' }}
-          </p>
-          <ItemBody :view="landedView" :course-id="origin.course" :against="newAgainst" @open="look" />
-        </template>
-      </template>
-      <template v-else>
-        <h2 class="stays">Stays behind</h2>
-        <p v-if="isOut(line)">
-          It came before and was taken out of the shell by hand; it stays out.
-          <RouterLink class="plain-link" :to="{ name: 'course', params: { id: plan.view!.shell.course.id } }"
-            >put it back there</RouterLink
-          >
-        </p>
-        <p v-else>
-          It will not be in {{ plan.view!.shell.course.code }} {{ plan.view!.shell.course.number }}-{{
-            plan.view!.shell.course.section
-          }}.
-          <button v-if="isHeldOutside && line.why[0]?.reason === 'finding'" class="plain-link" @click="keepPlace(true)">
-            keep its place
-          </button>
-        </p>
-      </template>
-      <ul v-if="evidence.length > 0">
-        <li v-for="finding in evidence" :key="finding.finding">
-          {{ FINDING_WORDS[finding.finding] }}: {{ finding.evidence }}
-        </li>
-      </ul>
-      <p v-if="mark?.mark" class="small">{{ MARK_WORDS[mark.mark] }}</p>
-      <p v-if="mark?.note" class="doubtful">Your note to next term: “{{ mark.note }}”</p>
-      <p v-if="item.editedAt" class="quiet small">last edited {{ dayWords(parseDay(item.editedAt)) }}</p>
-    </article>
+    <NewSheet
+      class="sheet"
+      :item="item"
+      :line="line"
+      :view="landedView"
+      :against="newAgainst"
+      :is-update="isUpdate"
+      @look="look"
+    />
   </div>
 </template>
 
@@ -263,34 +152,5 @@ onMounted(() => {
 .sheet {
   border-top: 1px solid var(--rule);
   padding-top: 10px;
-}
-
-.state {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-
-.sections.sections .el-checkbox {
-  height: 24px;
-  margin-right: 18px;
-}
-
-.landing {
-  width: 120px;
-}
-
-.stays {
-  color: var(--ash-ink);
-}
-
-.moved {
-  color: var(--indigo);
-}
-
-ul {
-  margin: 12px 0;
-  padding-left: 18px;
-  color: var(--quiet);
 }
 </style>
