@@ -42,41 +42,16 @@ export function startApp(dataFolder: string): Promise<RunningApp> {
   });
 }
 
-/** Starts Yarin on a copy of the demo institution, which goes when it stops. */
-async function startOnCopy(): Promise<RunningApp> {
-  const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-e2e-'));
-  cpSync(TEMPLATE, dataFolder, { recursive: true });
-  const { address, stop } = await startApp(dataFolder);
-  return {
-    address,
-    async stop() {
-      await stop();
-      rmSync(dataFolder, { recursive: true, force: true });
-    },
-  };
-}
-
-/** The next test's Yarin starts while this one runs. */
-interface StartedAhead {
-  next: Promise<RunningApp>;
-}
-
 /** Each test has Yarin to itself, on a copy of the demo institution. */
-export const test = base.extend<{ app: RunningApp }, { ahead: StartedAhead }>({
-  ahead: [
-    // eslint-disable-next-line no-empty-pattern -- the fixture needs nothing, and the runner wants a pattern here
-    async ({}, use) => {
-      const ahead: StartedAhead = { next: startOnCopy() };
-      await use(ahead);
-      await (await ahead.next).stop();
-    },
-    { scope: 'worker' },
-  ],
-  app: async ({ ahead }, use) => {
-    const app = await ahead.next;
-    ahead.next = startOnCopy();
+export const test = base.extend<{ app: RunningApp }>({
+  // eslint-disable-next-line no-empty-pattern -- the fixture needs nothing, and the runner wants a pattern here
+  app: async ({}, use) => {
+    const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-e2e-'));
+    cpSync(TEMPLATE, dataFolder, { recursive: true });
+    const app = await startApp(dataFolder);
     await use(app);
     await app.stop();
+    rmSync(dataFolder, { recursive: true, force: true });
   },
 });
 
