@@ -4,6 +4,8 @@ import { dayFrom, MINUTES_PER_DAY, type Day, type Minute } from './day.js';
 export interface ZoneClock {
   /** How many minutes after the given wall-clock time the first one comes that exists; 0 when it exists itself. */
   missingFor(day: Day, minute: Minute): number;
+  /** Whether a time of this day can be missing; true for the days around such a day too. */
+  skipsOn(day: Day): boolean;
   /** The instant of a wall-clock time, in minutes since 1970-01-01 UTC; of two with the same time the first. */
   utcMinutes(day: Day, minute: Minute): number;
 }
@@ -17,8 +19,6 @@ interface Gap {
   readonly to: number;
 }
 
-const NO_GAP: Gap = { from: Infinity, to: -Infinity };
-
 /** Clocks of the zones that were asked for, since a formatter and a gap a day take longer than moving the dates. */
 const clocks = new Map<string, ZoneClock>();
 
@@ -29,8 +29,8 @@ export function zoneClock(timeZone: string): ZoneClock {
   return clock;
 }
 
-/** Days whose gaps are kept: some years of them. */
-const MOST_GAPS = 4000;
+/** Days that are kept: some years of them. */
+const MOST_DAYS = 4000;
 
 function makeClock(timeZone: string): ZoneClock {
   const format = new Intl.DateTimeFormat('en-US', {
@@ -51,12 +51,23 @@ function makeClock(timeZone: string): ZoneClock {
     const day = dayFrom(year, Number(part.month), Number(part.day));
     return day * MINUTES_PER_DAY + Number(part.hour) * 60 + Number(part.minute) - Math.floor(instant / MS_PER_MINUTE);
   };
+  const offsets = new Map<Day, number>();
+  /** The offset when the day begins in UTC. */
+  const offsetOn = (day: Day): number => {
+    let offset = offsets.get(day);
+    if (offset === undefined) {
+      if (offsets.size >= MOST_DAYS) offsets.clear();
+      offsets.set(day, (offset = offsetAt(day * MS_PER_DAY)));
+    }
+    return offset;
+  };
+  /** The gap around a day; no zone's wall clock is a day from UTC, so it lies between the days before and after. */
   const gapOf = (day: Day): Gap | undefined => {
-    let low = day * MS_PER_DAY - 15 * 60 * MS_PER_MINUTE;
-    let high = low + MS_PER_DAY + 30 * 60 * MS_PER_MINUTE;
-    const before = offsetAt(low);
-    const after = offsetAt(high);
+    const before = offsetOn(day - 1);
+    const after = offsetOn(day + 2);
     if (after <= before) return undefined;
+    let low = (day - 1) * MS_PER_DAY;
+    let high = (day + 2) * MS_PER_DAY;
     while (high - low > MS_PER_MINUTE) {
       const middle = Math.floor((low + high) / 2 / MS_PER_MINUTE) * MS_PER_MINUTE;
       if (offsetAt(middle) === before) low = middle;
@@ -65,22 +76,27 @@ function makeClock(timeZone: string): ZoneClock {
     const instant = high / MS_PER_MINUTE;
     return { from: instant + before, to: instant + after };
   };
-  const gaps = new Map<Day, Gap>();
+  const gaps = new Map<Day, Gap | undefined>();
+  const gapOn = (day: Day): Gap | undefined => {
+    if (!gaps.has(day)) {
+      if (gaps.size >= MOST_DAYS) gaps.clear();
+      gaps.set(day, gapOf(day));
+    }
+    return gaps.get(day);
+  };
   return {
+    skipsOn: (day) => gapOn(day) !== undefined,
     missingFor(day, minute) {
-      let gap = gaps.get(day);
-      if (gap === undefined) {
-        if (gaps.size >= MOST_GAPS) gaps.clear();
-        gaps.set(day, (gap = gapOf(day) ?? NO_GAP));
-      }
+      const gap = gapOn(day);
+      if (gap === undefined) return 0;
       const wall = day * MINUTES_PER_DAY + minute;
       return wall < gap.from || wall >= gap.to ? 0 : gap.to - wall;
     },
     utcMinutes(day, minute) {
       const wall = day * MINUTES_PER_DAY + minute;
       // Offsets change by hours at most, so the one of a day before or after is that of the time itself.
-      const offsets = [-MINUTES_PER_DAY, MINUTES_PER_DAY].map((away) => offsetAt((wall + away) * MS_PER_MINUTE));
-      const instants = offsets.map((offset) => wall - offset);
+      const around = [-MINUTES_PER_DAY, MINUTES_PER_DAY].map((away) => offsetAt((wall + away) * MS_PER_MINUTE));
+      const instants = around.map((offset) => wall - offset);
       return instants.find((instant) => instant + offsetAt(instant * MS_PER_MINUTE) === wall) ?? instants[0]!;
     },
   };

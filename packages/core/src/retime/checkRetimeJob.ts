@@ -1,5 +1,5 @@
 import { checkCalendar, checkMeetings } from '../calendar/checkCalendar.js';
-import { parseDay, parseMinute } from '../calendar/day.js';
+import { parseDay, type Day } from '../calendar/day.js';
 import type { Problem } from '../problem.js';
 import type { RetimeJob } from '../schemas/retimeJob.js';
 import { numbered } from './numbered.js';
@@ -21,19 +21,31 @@ export interface ParsedMoments {
 /** Far from every day that four digits of a year can name. */
 const NO_DAY = -(2 ** 31);
 
-const TIME_AT = 'YYYY-MM-DDT'.length;
-
+/**
+ * Reads moments that fit their schema, `YYYY-MM-DDTHH:mm` with a time of day that exists. Each date is looked up once,
+ * by its eight digits as a number: the digits of 100,000 moments are read faster than their days are worked out.
+ */
 export function parseMoments(moments: RetimeJob['moments']): ParsedMoments {
   const days = new Int32Array(moments.length);
   const minutes = new Int32Array(moments.length);
+  const known = new Map<number, Day>();
   for (let at = 0; at < moments.length; at++) {
     const { at: text } = moments[at]!;
-    const day = parseDay(text);
-    days[at] = Number.isNaN(day) ? NO_DAY : day;
-    minutes[at] = parseMinute(text, TIME_AT);
+    const date =
+      ((twoDigits(text, 0) * 100 + twoDigits(text, 2)) * 100 + twoDigits(text, 5)) * 100 + twoDigits(text, 8);
+    let day = known.get(date);
+    if (day === undefined) {
+      const parsed = parseDay(text);
+      known.set(date, (day = Number.isNaN(parsed) ? NO_DAY : parsed));
+    }
+    days[at] = day;
+    minutes[at] = twoDigits(text, 11) * 60 + twoDigits(text, 14);
   }
   return { days, minutes };
 }
+
+const twoDigits = (text: string, from: number): number =>
+  text.charCodeAt(from) * 10 + text.charCodeAt(from + 1) - 11 * '0'.charCodeAt(0);
 
 /** What stands in the way of retiming a job that fits the schema. */
 export function checkRetimeJob(job: RetimeJob, { days }: ParsedMoments): Problem[] {

@@ -1,33 +1,54 @@
 import { countingPattern, meetingsOn, type ClassMeeting } from '../calendar/meetingIndex.js';
 import type { Meeting } from '../schemas/calendar.js';
-import { startOf, type ItemGroup, type Moving, type Place } from './moving.js';
+import { FLAG } from './flags.js';
+import { ROLE, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Terms } from './terms.js';
 
 /** The class meeting of the old term that begins and ends with these two moments, if there is one. */
 export function meetingBetween(terms: Terms, moving: Moving, starts: Place, ends: Place): ClassMeeting | undefined {
   const { oldDays, oldMinutes, moments } = moving;
   if (oldDays[starts] !== oldDays[ends]) return undefined;
-  const same = meetingsOn(terms.oldMeetings.all, oldDays[starts]!).filter(
-    ({ start, end }) => start === oldMinutes[starts] && end === oldMinutes[ends],
-  );
+  const onDay = meetingsOn(terms.oldMeetings.all, oldDays[starts]!);
+  if (onDay.length === 0) return undefined;
+  const same = onDay.filter(({ start, end }) => start === oldMinutes[starts] && end === oldMinutes[ends]);
   return same.find(({ series }) => series === moments[starts]!.series) ?? same[0];
 }
 
 /** The class meeting that a class event is: an event whose `starts` and `ends` are those of a class meeting. */
 export function classMeetingOf(terms: Terms, moving: Moving, group: ItemGroup): ClassMeeting | undefined {
-  const { moments } = moving;
-  if (moments[group[0]!]!.kind !== 'event') return undefined;
-  const ends = group.filter((at) => moments[at]!.role === 'ends');
-  if (ends.length === 0) return undefined;
-  const starts = group.filter((at) => moments[at]!.role === 'starts');
-  if (ends.length !== starts.length) return undefined;
+  const { moments, roles } = moving;
+  const { places, from, until } = group;
+  if (moments[places[from]!]!.kind !== 'event') return undefined;
+  let starting = 0;
+  let ending = 0;
+  for (let index = from; index < until; index++) {
+    const role = roles[places[index]!];
+    if (role === ROLE.starts) starting++;
+    else if (role === ROLE.ends) ending++;
+  }
+  if (ending === 0 || ending !== starting) return undefined;
   let first: ClassMeeting | undefined;
-  for (const end of ends) {
-    const meeting = meetingBetween(terms, moving, startOf(moving, end, starts)!, end);
+  for (let index = from; index < until; index++) {
+    const at = places[index]!;
+    if (roles[at] !== ROLE.ends) continue;
+    const meeting = meetingBetween(terms, moving, startOf(moving, at, group, false), at);
     if (meeting === undefined) return undefined;
     first ??= meeting;
   }
   return first;
+}
+
+/** Class events that another rule than `meeting` moved, and that now start with no class meeting. */
+export function flagUnmetClasses(terms: Terms, moving: Moving, classEvents: readonly ItemGroup[]): void {
+  const { fates, rules, roles, days, minutes, flags } = moving;
+  for (const { places, from, until } of classEvents) {
+    for (let index = from; index < until; index++) {
+      const at = places[index]!;
+      if (roles[at] !== ROLE.starts || fates[at] !== 'moved' || rules[at] === 'meeting') continue;
+      const isMet = meetingsOn(terms.newMeetings.all, days[at]!).some(({ start }) => start === minutes[at]);
+      if (!isMet) flags[at]! |= FLAG.noSuchMeeting;
+    }
+  }
 }
 
 const everyHowMany = (pattern: readonly Meeting[]): string =>

@@ -28,9 +28,11 @@ const NOTES: readonly Flag[] = ['sameDay', 'crowded'];
 
 export const isDoubtful = (flags: readonly Flag[]): boolean => flags.some((flag) => !NOTES.includes(flag));
 
+const NONE: readonly Flag[] = [];
 const named = new Map<FlagBits, readonly Flag[]>();
 
 export function flagNames(bits: FlagBits): readonly Flag[] {
+  if (bits === 0) return NONE;
   let names = named.get(bits);
   if (names === undefined) named.set(bits, (names = FLAGS.filter((flag) => (bits & FLAG[flag]) !== 0)));
   return names;

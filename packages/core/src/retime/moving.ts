@@ -1,11 +1,27 @@
 import { MINUTES_PER_DAY, type Day } from '../calendar/day.js';
-import type { RetimeMoment } from '../schemas/retimeJob.js';
+import type { RetimeMoment, Role } from '../schemas/retimeJob.js';
 import { numbered } from './numbered.js';
 import type { PolicyOf } from './policy.js';
 import type { RuleUsed, Step } from './steps.js';
 
 /** What becomes of a date: a rule moves it, it is cleared or kept, or a person set it. */
 export type Fate = 'moved' | 'cleared' | 'kept' | 'byHand';
+
+/** Roles as numbers, for lists that are looked through often. */
+export const ROLE = {
+  opens: 0,
+  part: 1,
+  due: 2,
+  late: 3,
+  closes: 4,
+  answers: 5,
+  posts: 6,
+  starts: 7,
+  ends: 8,
+  remind: 9,
+} as const satisfies Record<Role, number>;
+
+export const ROLES = Object.keys(ROLE) as readonly Role[];
 
 /**
  * The moments of a job on their way to their new dates; every list is by place in the job. The stages of retiming
@@ -14,6 +30,8 @@ export type Fate = 'moved' | 'cleared' | 'kept' | 'byHand';
  */
 export interface Moving {
   readonly moments: readonly RetimeMoment[];
+  /** By `ROLE`. */
+  readonly roles: Uint8Array;
   readonly policies: readonly PolicyOf[];
   readonly fates: readonly Fate[];
   readonly oldDays: Int32Array;
@@ -42,8 +60,12 @@ export function moveTo({ days, minutes }: Moving, at: Place, total: number): voi
   minutes[at] = total - day * MINUTES_PER_DAY;
 }
 
-/** The moments of one item for the same people, in input order. */
-export type ItemGroup = readonly Place[];
+/** The moments of one item for the same people, in input order: the places from `from` to before `until`. */
+export interface ItemGroup {
+  readonly places: Int32Array;
+  readonly from: number;
+  readonly until: number;
+}
 
 const peopleKey = ({ item, for: people }: RetimeMoment): string | undefined =>
   people === undefined || item === undefined ? item : `${item}\u0000${people}`;
@@ -52,29 +74,43 @@ const peopleKey = ({ item, for: people }: RetimeMoment): string | undefined =>
 export function groupByItem(moments: readonly RetimeMoment[]): readonly ItemGroup[] {
   const { numbers, count } = numbered(moments.length, (at) => peopleKey(moments[at]!));
   const sizes = new Int32Array(count);
-  for (const number of numbers) if (number >= 0) sizes[number]!++;
-  const groups: Place[][] = [];
-  /** Which group a number has, one up so that 0 is none. */
-  const groupOf = new Int32Array(count);
-  /** How many of a group stand in it already. */
-  const filled = new Int32Array(count);
-  for (let at = 0; at < numbers.length; at++) {
-    const number = numbers[at]!;
-    if (number < 0 || sizes[number]! < 2) continue;
-    if (groupOf[number] === 0) groupOf[number] = groups.push(new Array<Place>(sizes[number]!));
-    groups[groupOf[number]! - 1]![filled[number]!++] = at;
+  for (let at = 0; at < numbers.length; at++) if (numbers[at]! >= 0) sizes[numbers[at]!]!++;
+  const places = new Int32Array(moments.length);
+  const groups: ItemGroup[] = [];
+  /** Where the next place of a number goes. */
+  const next = new Int32Array(count);
+  let from = 0;
+  for (let number = 0; number < count; number++) {
+    const until = from + sizes[number]!;
+    next[number] = from;
+    if (until - from > 1) groups.push({ places, from, until });
+    from = until;
   }
+  for (let at = 0; at < numbers.length; at++) if (numbers[at]! >= 0) places[next[numbers[at]!]!++] = at;
   return groups;
 }
 
-/** The `starts` that an `ends` belongs to: the last at or before it in the old term, else the first. */
-export function startOf(moving: Moving, ends: Place, starts: readonly Place[]): Place | undefined {
-  let best: Place | undefined;
-  let first: Place | undefined;
-  for (const at of starts) {
+/**
+ * The `starts` of its group that an `ends` belongs to: the last at or before it in the old term, else the first.
+ *
+ * @param onlyDated  leaves out those that were cleared
+ * @returns          -1 when there is none
+ */
+export function startOf(
+  moving: Moving,
+  ends: Place,
+  { places, from, until }: ItemGroup,
+  onlyDated: boolean,
+): Place | -1 {
+  const end = oldTotal(moving, ends);
+  let best = -1;
+  let first = -1;
+  for (let index = from; index < until; index++) {
+    const at = places[index]!;
+    if (moving.roles[at] !== ROLE.starts || (onlyDated && moving.fates[at] === 'cleared')) continue;
     const total = oldTotal(moving, at);
-    if (first === undefined || total < oldTotal(moving, first)) first = at;
-    if (total <= oldTotal(moving, ends) && (best === undefined || total > oldTotal(moving, best))) best = at;
+    if (first < 0 || total < oldTotal(moving, first)) first = at;
+    if (total <= end && (best < 0 || total > oldTotal(moving, best))) best = at;
   }
-  return best ?? first;
+  return best >= 0 ? best : first;
 }

@@ -6,7 +6,7 @@ import { FLAG } from './flags.js';
 import { followHour } from './hour.js';
 import { land } from './landing.js';
 import { byMeeting, meetingOf, minuteByMeeting } from './meetingRule.js';
-import { groupByItem, type Fate, type ItemGroup, type Moving, type Place } from './moving.js';
+import { groupByItem, ROLE, type Fate, type ItemGroup, type Moving, type Place } from './moving.js';
 import { byNearest, byOffset } from './nearestRule.js';
 import { policyResolver, type PolicyOf, type ResolvedPolicy } from './policy.js';
 import type { RuleUsed, Step } from './steps.js';
@@ -30,13 +30,16 @@ export function placeMoments(terms: Terms, job: RetimeJob, parsed: ParsedMoments
   const classEvents: ItemGroup[] = [];
   const intents = intentsOf(moving);
   const planStandsStill = policies.plan.rule === 'clear' || policies.plan.rule === 'keep';
-  for (const group of groups) {
+  for (const group of terms.oldMeetings.pattern.length === 0 ? [] : groups) {
     const meeting = classMeetingOf(terms, moving, group);
     if (meeting === undefined) continue;
     classEvents.push(group);
     if (meetsAsOften(terms, meeting.series)) intents.goAsClass(group, meeting.series, !planStandsStill);
   }
-  move(terms, moving, intents);
+  const stretched = [...policies.all].some(({ rule }) => rule === 'stretch')
+    ? stretchAll(terms, moving, intents)
+    : undefined;
+  move(terms, moving, intents, stretched);
   return { moving, groups, classEvents };
 }
 
@@ -57,6 +60,7 @@ function standing(
   policyOf: (moment: RetimeMoment) => PolicyOf,
 ): Moving {
   const count = moments.length;
+  const roles = new Uint8Array(count);
   const policies = new Array<PolicyOf>(count);
   const fates = new Array<Fate>(count);
   const rules = new Array<RuleUsed>(count);
@@ -66,6 +70,7 @@ function standing(
   const hands = new Map(Object.entries(byHand));
   for (let at = 0; at < count; at++) {
     const moment = moments[at]!;
+    roles[at] = ROLE[moment.role];
     const of = (policies[at] = policyOf(moment));
     const hand = hands.size === 0 ? undefined : hands.get(moment.id);
     const fate = hand === undefined ? (FATES[of.policy.rule] ?? 'moved') : 'byHand';
@@ -76,7 +81,8 @@ function standing(
     days[at] = parseDay(hand);
     minutes[at] = parseMinute(hand, TIME_AT);
   }
-  return { moments, policies, fates, oldDays, oldMinutes, days, minutes, rules, flags: new Uint16Array(count), steps };
+  const flags = new Uint16Array(count);
+  return { moments, roles, policies, fates, oldDays, oldMinutes, days, minutes, rules, flags, steps };
 }
 
 /** What moments go by; equal values are one object, for which each day and meeting is worked out once. */
@@ -103,7 +109,8 @@ function intentsOf({ moments, policies }: Moving): Intents {
     intent.policy === policy && intent.rule === rule && intent.series === series;
   return {
     goAsClass(group, series, byMeeting) {
-      for (const at of group) classes.set(at, { series, byMeeting });
+      for (let index = group.from; index < group.until; index++)
+        classes.set(group.places[index]!, { series, byMeeting });
     },
     of(at) {
       const { policy, ruleIsNarrow } = policies[at]!;
@@ -119,9 +126,10 @@ function intentsOf({ moments, policies }: Moving): Intents {
   };
 }
 
-function move(terms: Terms, moving: Moving, intents: Intents): void {
+type Stretched = ReadonlyMap<ResolvedPolicy, ReadonlyMap<Day, Placed>>;
+
+function move(terms: Terms, moving: Moving, intents: Intents, stretched: Stretched | undefined): void {
   const { moments, fates, oldDays, oldMinutes } = moving;
-  const stretched = stretchAll(terms, moving, intents);
   for (let at = 0; at < moments.length; at++) {
     if (fates[at] !== 'moved') continue;
     const intent = intents.of(at);
@@ -137,7 +145,7 @@ function move(terms: Terms, moving: Moving, intents: Intents): void {
       continue;
     }
     const rule = intent.rule === 'meeting' ? 'week' : intent.rule;
-    const placed = placeDay(terms, intent, rule, day, stretched.get(policy));
+    const placed = placeDay(terms, intent, rule, day, stretched?.get(policy));
     const hour = policy.hour === 'follow' ? followHour(terms, day, minute, placed.day, role) : minute;
     settle(moving, at, rule, placed, hour);
   }
@@ -186,7 +194,7 @@ function byRule(terms: Terms, rule: RuleName, day: Day, { weekdays }: ResolvedPo
 }
 
 /** Under `stretch` the days of one policy go together; where they go, by policy. */
-function stretchAll(terms: Terms, { moments, fates, oldDays, policies }: Moving, intents: Intents) {
+function stretchAll(terms: Terms, { moments, fates, oldDays, policies }: Moving, intents: Intents): Stretched {
   const days = new Map<ResolvedPolicy, Set<Day>>();
   for (let at = 0; at < moments.length; at++) {
     const { policy } = policies[at]!;

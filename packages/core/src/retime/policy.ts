@@ -16,13 +16,20 @@ export interface PolicyOf {
   readonly ruleIsNarrow: boolean;
 }
 
+export interface PolicyResolver {
+  readonly plan: ResolvedPolicy;
+  /** All that `of` can name. */
+  readonly all: Iterable<ResolvedPolicy>;
+  of(moment: RetimeMoment): PolicyOf;
+}
+
 /**
  * Finds the policy of a moment: item before unit (the nearest one) before kind before plan. What the narrower one
  * does not say comes from the plan's.
  *
  * @see docs/rules.md, "Policies"
  */
-export function policyResolver(policy: Policy): { readonly plan: ResolvedPolicy; of(moment: RetimeMoment): PolicyOf } {
+export function policyResolver(policy: Policy): PolicyResolver {
   const known = new Map<string, ResolvedPolicy>();
   const resolve = (narrow: NarrowPolicy): ResolvedPolicy => {
     const map = narrow.weekdays ?? policy.weekdays ?? {};
@@ -59,10 +66,11 @@ export function policyResolver(policy: Policy): { readonly plan: ResolvedPolicy;
   };
   return {
     plan: plan.policy,
+    all: known.values(),
     of: (moment) =>
-      (moment.item !== undefined ? byItem.get(moment.item) : undefined) ??
+      (byItem.size > 0 && moment.item !== undefined ? byItem.get(moment.item) : undefined) ??
       ofUnit(moment.unit) ??
-      (moment.kind !== undefined ? byKind.get(moment.kind) : undefined) ??
+      (byKind.size > 0 && moment.kind !== undefined ? byKind.get(moment.kind) : undefined) ??
       plan,
   };
 }

@@ -1,9 +1,9 @@
-import { isWeekend } from '../calendar/calendarIndex.js';
+import { isWeekend, type CalendarIndex } from '../calendar/calendarIndex.js';
 import { MINUTES_PER_DAY, parseDay, parseMinute, weekStartOf, type Day } from '../calendar/day.js';
 import type { Calendar } from '../schemas/calendar.js';
-import type { Role } from '../schemas/retimeJob.js';
+import { tableOfDays } from './dayTable.js';
 import { FLAG } from './flags.js';
-import { newTotal, oldTotal, type Moving, type Place } from './moving.js';
+import { newTotal, oldTotal, ROLE, ROLES, type Moving, type Place } from './moving.js';
 import { isOfOtherTerm } from './otherTerm.js';
 import type { Terms } from './terms.js';
 
@@ -20,109 +20,110 @@ export interface Limits {
  */
 export function raiseFlags(terms: Terms, moving: Moving, limits: Limits, now: string | undefined): void {
   const { old, new: to } = terms;
-  const { moments, oldDays, days, fates, flags } = moving;
+  const { moments, roles, oldDays, days, fates, flags } = moving;
+  const was = tableOfDays(oldDays, (day) => placeIn(old, day));
+  const is = tableOfDays(days, (day) => placeIn(to, day));
   const nowTotal =
     now === undefined ? -Infinity : parseDay(now) * MINUTES_PER_DAY + parseMinute(now, 'YYYY-MM-DDT'.length);
   const dues: Place[] = [];
   for (let at = 0; at < moments.length; at++) {
-    const oldDay = oldDays[at]!;
-    const day = days[at]!;
-    const { graded, role } = moments[at]!;
-    if (graded === true && role === 'due') dues.push(at);
-    if (isOfOtherTerm(oldDay, old)) flags[at]! |= FLAG.otherTerm;
-    if (fates[at] === 'cleared') continue;
-    if (old.isInside(oldDay) && !to.isInside(day)) flags[at]! |= FLAG.outsideTerm;
-    if (newTotal(moving, at) < nowTotal) flags[at]! |= FLAG.past;
-    if (fates[at] !== 'moved') continue;
-    if (to.isClosed(day)) flags[at]! |= FLAG.closure;
-    if (isWeekend(to.runsAs(day)) && !isWeekend(old.runsAs(oldDay))) flags[at]! |= FLAG.weekend;
+    const before = was.values[oldDays[at]! - was.first]!;
+    const after = is.values[days[at]! - is.first]!;
+    let raised = 0;
+    if (roles[at] === ROLE.due && moments[at]!.graded === true) dues.push(at);
+    if ((before & FAR) !== 0) raised |= FLAG.otherTerm;
+    if (fates[at] !== 'cleared') {
+      if ((before & INSIDE) !== 0 && (after & INSIDE) === 0) raised |= FLAG.outsideTerm;
+      if (newTotal(moving, at) < nowTotal) raised |= FLAG.past;
+      if (fates[at] === 'moved') {
+        if ((after & CLOSED) !== 0) raised |= FLAG.closure;
+        if ((after & WEEKEND) !== 0 && (before & WEEKEND) === 0) raised |= FLAG.weekend;
+      }
+    }
+    flags[at]! |= raised;
   }
   raiseOrderChanged(moving);
   raiseOtherPeriod(terms, moving, dues);
   raiseCrowding(terms, moving, dues, limits);
 }
 
-/** What the comparison of order needs of the moments, by place; in arrays, since every moment is looked at often. */
-interface Totals {
-  readonly old: Float64Array;
-  readonly now: Float64Array;
-  /** 1 when a rule moved it, 0 when it was set by hand. */
-  readonly isMoved: Uint8Array;
-}
+const INSIDE = 1;
+const CLOSED = 2;
+const WEEKEND = 4;
+/** Of another term. */
+const FAR = 8;
 
-/** Compares every moment with all others of its role in one sweep over the old dates. */
+/** Where a day stands in a term, in the bits above. */
+const placeIn = (term: CalendarIndex, day: Day): number =>
+  (term.isInside(day) ? INSIDE : 0) |
+  (term.isClosed(day) ? CLOSED : 0) |
+  (isWeekend(term.runsAs(day)) ? WEEKEND : 0) |
+  (isOfOtherTerm(day, term) ? FAR : 0);
+
+/**
+ * What stood strictly before something of its role in the old term and stands strictly after it now, or the other way
+ * round. Dates set by hand are compared with moved ones only, and alone are named. All are compared with all in one
+ * sweep over the old dates, and one back.
+ */
 function raiseOrderChanged(moving: Moving): void {
-  const { moments, fates, flags } = moving;
-  const count = moments.length;
-  const totals: Totals = {
-    old: new Float64Array(count),
-    now: new Float64Array(count),
-    isMoved: new Uint8Array(count),
-  };
-  const byRole = new Map<Role, Place[]>();
-  for (let at = 0; at < count; at++) {
+  const { fates, flags, days } = moving;
+  const places = new Int32Array(days.length);
+  let count = 0;
+  for (let at = 0; at < days.length; at++) {
     const fate = fates[at];
-    if ((fate !== 'moved' && fate !== 'byHand') || (flags[at]! & FLAG.otherTerm) !== 0) continue;
-    totals.old[at] = oldTotal(moving, at);
-    totals.now[at] = newTotal(moving, at);
-    totals.isMoved[at] = fate === 'moved' ? 1 : 0;
-    const { role } = moments[at]!;
-    const places = byRole.get(role);
-    if (places === undefined) byRole.set(role, [at]);
-    else places.push(at);
+    if ((fate === 'moved' || fate === 'byHand') && (flags[at]! & FLAG.otherTerm) === 0) places[count++] = at;
   }
-  for (const places of byRole.values())
-    for (const at of reversedIn(inOldOrder(places, totals), totals)) flags[at]! |= FLAG.orderChanged;
+  const byHour = inOrderOf(moving.oldMinutes, places.subarray(0, count));
+  const order = inOrderOf(moving.oldDays, byHour);
+  flagPassed(moving, order, 1);
+  flagPassed(moving, order.reverse(), -1);
 }
 
-/** More moments than one role has in any job; with minutes below 2^32 a sort key stays a whole number. */
-const PLACES = 2 ** 21;
-
-/** Places by old date, through one sorted array of numbers. */
-function inOldOrder(places: readonly Place[], { old }: Totals): Uint32Array {
-  let earliest = Infinity;
-  for (const at of places) if (old[at]! < earliest) earliest = old[at]!;
-  const keys = new Float64Array(places.length);
+/** Places in the order of their whole numbers, level ones as they stood: counted instead of compared. */
+function inOrderOf(values: Int32Array, places: Int32Array): Int32Array {
+  let least = values[places[0] ?? 0] ?? 0;
+  let most = least;
+  for (let index = 0; index < places.length; index++) {
+    const value = values[places[index]!]!;
+    if (value < least) least = value;
+    else if (value > most) most = value;
+  }
+  /** Where the next place with a value goes. */
+  const next = new Int32Array(most - least + 2);
+  for (let index = 0; index < places.length; index++) next[values[places[index]!]! - least + 1]!++;
+  for (let value = 1; value < next.length; value++) next[value]! += next[value - 1]!;
+  const order = new Int32Array(places.length);
   for (let index = 0; index < places.length; index++) {
     const at = places[index]!;
-    keys[index] = (old[at]! - earliest) * PLACES + at;
+    order[next[values[at]! - least]!++] = at;
   }
-  keys.sort();
-  const order = new Uint32Array(keys.length);
-  for (let index = 0; index < keys.length; index++) order[index] = keys[index]! % PLACES;
   return order;
 }
 
 /**
- * What stood strictly before something in the old term and stands strictly after it now, or the other way round. Dates
- * set by hand are compared with moved ones only, and alone are named.
+ * Flags what the ones before it have passed.
  *
- * @param order  places by old date
+ * @param order      places by old date, forward or backward
+ * @param direction  1 forward, -1 backward
  */
-function reversedIn(order: Uint32Array, { old, now, isMoved }: Totals): Place[] {
-  const count = order.length;
-  const earliestFrom = new Float64Array(count + 1).fill(Infinity);
-  for (let index = count - 1; index >= 0; index--) {
-    const at = order[index]!;
-    const after = earliestFrom[index + 1]!;
-    earliestFrom[index] = isMoved[at] === 1 && now[at]! < after ? now[at]! : after;
-  }
-  const reversed: Place[] = [];
-  let latestBefore = -Infinity;
-  for (let from = 0; from < count;) {
-    const day = old[order[from]!]!;
+function flagPassed(moving: Moving, order: Int32Array, direction: 1 | -1): void {
+  const { roles, fates, flags } = moving;
+  /** By role: the furthest that a moved one with an earlier (later) old date has come. */
+  const furthest = new Float64Array(ROLES.length).fill(-Infinity);
+  for (let from = 0; from < order.length;) {
+    const level = oldTotal(moving, order[from]!);
     let until = from;
-    let latest = latestBefore;
-    while (until < count && old[order[until]!] === day) until++;
+    for (; until < order.length && oldTotal(moving, order[until]!) === level; until++) {
+      const at = order[until]!;
+      if (furthest[roles[at]!]! > direction * newTotal(moving, at)) flags[at]! |= FLAG.orderChanged;
+    }
     for (; from < until; from++) {
       const at = order[from]!;
-      const total = now[at]!;
-      if (latestBefore > total || earliestFrom[until]! < total) reversed.push(at);
-      if (isMoved[at] === 1 && total > latest) latest = total;
+      const role = roles[at]!;
+      const total = direction * newTotal(moving, at);
+      if (fates[at] === 'moved' && total > furthest[role]!) furthest[role] = total;
     }
-    latestBefore = latest;
   }
-  return reversed;
 }
 
 function periodFinder({ periods = [] }: Calendar): (day: Day) => string | undefined {

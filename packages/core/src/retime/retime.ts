@@ -1,17 +1,18 @@
 import { indexCalendar } from '../calendar/calendarIndex.js';
 import { formatDay, formatMinute, type Day, type Minute } from '../calendar/day.js';
-import { indexMeetings, meetingsOn } from '../calendar/meetingIndex.js';
+import { indexMeetings } from '../calendar/meetingIndex.js';
 import { zoneClock } from '../calendar/skippedHour.js';
 import { fail, succeed, type Result } from '../problem.js';
-import type { RetimeJob, RetimeMoment, Role } from '../schemas/retimeJob.js';
+import type { RetimeJob, Role } from '../schemas/retimeJob.js';
+import { flagUnmetClasses } from './classEvents.js';
 import { checkRetimeJob, parseMoments } from './checkRetimeJob.js';
-import { FLAG, flagNames, type Flag } from './flags.js';
-import type { ItemGroup, Moving } from './moving.js';
+import { flagNames, type Flag } from './flags.js';
+import type { Moving } from './moving.js';
 import { placeMoments } from './placing.js';
 import { raiseFlags } from './raiseFlags.js';
 import type { RuleUsed, Step } from './steps.js';
 import type { Terms } from './terms.js';
-import { followLeader, followStarts, skipMissingHours } from './withinItem.js';
+import { followLeaders, followStarts, skipMissingHours } from './withinItem.js';
 
 /** Where one moment goes. `to` is null when it was cleared. */
 export interface Retimed {
@@ -47,40 +48,28 @@ export function retime(job: RetimeJob): Result<readonly Retimed[]> {
   };
   const { moving, groups, classEvents } = placeMoments(terms, job, parsed);
   const clock = zoneClock(job.destination.calendar.timeZone);
-  for (const group of groups) followLeader(moving, group);
-  skipMissingHours(clock, moving, (moment) => !goesWithStart(moment));
-  for (const group of groups) followStarts(terms, moving, group);
-  skipMissingHours(clock, moving, goesWithStart);
-  for (const group of classEvents) flagUnmetClass(terms, moving, group);
+  followLeaders(moving, groups);
+  skipMissingHours(clock, moving, false);
+  followStarts(terms, moving, groups);
+  skipMissingHours(clock, moving, true);
+  flagUnmetClasses(terms, moving, classEvents);
   raiseFlags(terms, moving, { perDay: job.limits?.perDay ?? 2, perWeek: job.limits?.perWeek ?? 4 }, job.now);
   return succeed(finish(moving));
 }
 
-const goesWithStart = ({ role, item }: RetimeMoment): boolean => role === 'ends' && item !== undefined;
-
-/** A class event that another rule than `meeting` moved, and that now starts with no class meeting. */
-function flagUnmetClass(terms: Terms, { moments, fates, rules, days, minutes, flags }: Moving, group: ItemGroup): void {
-  for (const at of group) {
-    if (fates[at] !== 'moved' || rules[at] === 'meeting' || moments[at]!.role !== 'starts') continue;
-    const isMet = meetingsOn(terms.newMeetings.all, days[at]!).some(({ start }) => start === minutes[at]);
-    if (!isMet) flags[at]! |= FLAG.noSuchMeeting;
-  }
-}
-
 function finish({ moments, fates, rules, days, minutes, flags, steps }: Moving): Retimed[] {
   const dayTexts = new Map<Day, string>();
-  const dayText = (day: Day): string => {
-    let text = dayTexts.get(day);
-    if (text === undefined) dayTexts.set(day, (text = formatDay(day)));
-    return text;
-  };
   const minuteTexts: string[] = [];
-  const minuteText = (minute: Minute): string => (minuteTexts[minute] ??= formatMinute(minute));
+  const textOf = (day: Day, minute: Minute): string => {
+    let date = dayTexts.get(day);
+    if (date === undefined) dayTexts.set(day, (date = `${formatDay(day)}T`));
+    return date + (minuteTexts[minute] ??= formatMinute(minute));
+  };
   return moments.map(({ id, role, at: from }, at) => ({
     id,
     role,
     from,
-    to: fates[at] === 'cleared' ? null : `${dayText(days[at]!)}T${minuteText(minutes[at]!)}`,
+    to: fates[at] === 'cleared' ? null : textOf(days[at]!, minutes[at]!),
     rule: rules[at]!,
     steps: steps[at]!,
     flags: flagNames(flags[at]!),

@@ -1,90 +1,114 @@
 import { meetingsOn } from '../calendar/meetingIndex.js';
 import type { ZoneClock } from '../calendar/skippedHour.js';
-import type { RetimeMoment, Role } from '../schemas/retimeJob.js';
 import { meetingBetween } from './classEvents.js';
+import { tableOfDays } from './dayTable.js';
 import { FLAG } from './flags.js';
-import { moveTo, newTotal, oldTotal, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
+import { moveTo, newTotal, oldTotal, ROLE, ROLES, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Terms } from './terms.js';
 
-const LEADING: readonly Role[] = ['due', 'starts', 'opens'];
-const TRAILING: readonly Role[] = ['late', 'closes', 'answers'];
+/** Roles that lead, the first before the others. */
+const LEADING: readonly number[] = [ROLE.due, ROLE.starts, ROLE.opens];
+/** Roles that keep their distance to a leader that was set by hand. */
+const TRAILING: readonly number[] = [ROLE.late, ROLE.closes, ROLE.answers];
 
-const hasNewDate = ({ fates }: Moving, at: Place): boolean => fates[at] !== 'cleared';
+/** How a role leads by its number: 0 before 1 before 2, and not at all. */
+const LEADS = Uint8Array.from(ROLES, (_, role) => (LEADING.includes(role) ? LEADING.indexOf(role) : LEADING.length));
 
-/** The earliest `due`, else the earliest `starts`, else the earliest `opens`, of those that have a new date. */
-function leaderOf(moving: Moving, group: ItemGroup): Place | undefined {
-  const { moments } = moving;
-  for (const role of LEADING) {
-    let leader: Place | undefined;
-    for (const at of group) {
-      if (moments[at]!.role !== role || !hasNewDate(moving, at)) continue;
-      if (leader === undefined || oldTotal(moving, at) < oldTotal(moving, leader)) leader = at;
-    }
-    if (leader !== undefined) return leader;
+/** The earliest `due`, else the earliest `starts`, else the earliest `opens`, of those that have a new date; else -1. */
+function leaderOf(moving: Moving, { places, from, until }: ItemGroup): Place | -1 {
+  const { roles, fates } = moving;
+  let leader = -1;
+  let leads = LEADING.length;
+  for (let index = from; index < until; index++) {
+    const at = places[index]!;
+    const rank = LEADS[roles[at]!]!;
+    if (rank > leads || rank === LEADING.length || fates[at] === 'cleared') continue;
+    if (rank === leads && oldTotal(moving, at) >= oldTotal(moving, leader)) continue;
+    leader = at;
+    leads = rank;
   }
-  return undefined;
+  return leader;
 }
 
 /**
  * Keeps what belongs together in order: whatever stood before, level with or after its leader stays so.
- * `ends` are left to `followStarts`.
+ * `ends` that have `starts` are left to `followStarts`.
  *
  * @see docs/rules.md, "Within one item"
  */
-export function followLeader(moving: Moving, group: ItemGroup): void {
-  const leader = leaderOf(moving, group);
-  if (leader === undefined) return;
-  const { moments, fates, oldDays, oldMinutes, days, minutes, steps } = moving;
-  const hasStarts = group.some((at) => moments[at]!.role === 'starts' && hasNewDate(moving, at));
-  const leaderWas = oldTotal(moving, leader);
-  const leaderIs = newTotal(moving, leader);
-  for (const at of group) {
-    const { role } = moments[at]!;
-    if (at === leader || fates[at] !== 'moved' || (role === 'ends' && hasStarts)) continue;
-    const side = Math.sign(oldTotal(moving, at) - leaderWas);
-    const always = fates[leader] === 'byHand' && TRAILING.includes(role);
-    if (!always && Math.sign(newTotal(moving, at) - leaderIs) === side) continue;
-    const distance = oldDays[at]! - oldDays[leader]!;
-    days[at] = days[leader]! + distance;
-    minutes[at] = oldMinutes[at]!;
-    if (Math.sign(newTotal(moving, at) - leaderIs) !== side)
-      moveTo(moving, at, leaderIs + oldTotal(moving, at) - leaderWas);
-    steps[at] = [...steps[at]!, { step: 'withLeader', role: moments[leader]!.role, days: distance }];
+export function followLeaders(moving: Moving, groups: readonly ItemGroup[]): void {
+  const { roles, fates } = moving;
+  for (const group of groups) {
+    const leader = leaderOf(moving, group);
+    if (leader < 0) continue;
+    const leaderWas = oldTotal(moving, leader);
+    const leaderIs = newTotal(moving, leader);
+    for (let index = group.from; index < group.until; index++) {
+      const at = group.places[index]!;
+      if (at === leader || fates[at] !== 'moved') continue;
+      if (roles[at] === ROLE.ends && startOf(moving, at, group, true) >= 0) continue;
+      const always = fates[leader] === 'byHand' && TRAILING.includes(roles[at]!);
+      const side = Math.sign(oldTotal(moving, at) - leaderWas);
+      if (always || Math.sign(newTotal(moving, at) - leaderIs) !== side) goWith(moving, at, leader);
+    }
   }
+}
+
+/** As many days from its leader as before, at its old hour; as many minutes where that would be the wrong side of it. */
+function goWith(moving: Moving, at: Place, leader: Place): void {
+  const { roles, oldDays, oldMinutes, days, minutes, steps } = moving;
+  const apart = oldTotal(moving, at) - oldTotal(moving, leader);
+  const leaderIs = newTotal(moving, leader);
+  const distance = oldDays[at]! - oldDays[leader]!;
+  days[at] = days[leader]! + distance;
+  minutes[at] = oldMinutes[at]!;
+  if (Math.sign(newTotal(moving, at) - leaderIs) !== Math.sign(apart)) moveTo(moving, at, leaderIs + apart);
+  steps[at] = [...steps[at]!, { step: 'withLeader', role: ROLES[roles[leader]!]!, days: distance }];
 }
 
 /** Each `ends` goes with its `starts`: as many days after it as before, and as many minutes later in the day. */
-export function followStarts(terms: Terms, moving: Moving, group: ItemGroup): void {
-  const { moments, fates, oldDays, oldMinutes, days, minutes, steps } = moving;
-  if (!group.some((at) => moments[at]!.role === 'ends')) return;
-  const starts = group.filter((at) => moments[at]!.role === 'starts' && hasNewDate(moving, at));
-  if (starts.length === 0) return;
-  for (const ends of group) {
-    if (moments[ends]!.role !== 'ends' || fates[ends] !== 'moved') continue;
-    const start = startOf(moving, ends, starts)!;
-    const before = meetingBetween(terms, moving, start, ends);
-    const going =
-      before === undefined
-        ? []
-        : meetingsOn(terms.newMeetings.all, days[start]!).filter((meeting) => meeting.start === minutes[start]);
-    const meeting = going.find(({ series }) => series === before?.series) ?? going[0];
-    if (meeting !== undefined) {
-      days[ends] = meeting.day;
-      minutes[ends] = meeting.end;
-    } else {
-      days[ends] = days[start]! + (oldDays[ends]! - oldDays[start]!);
-      minutes[ends] = oldMinutes[ends]! + (minutes[start]! - oldMinutes[start]!);
-      moveTo(moving, ends, newTotal(moving, ends));
+export function followStarts(terms: Terms, moving: Moving, groups: readonly ItemGroup[]): void {
+  const { roles, fates } = moving;
+  for (const group of groups) {
+    for (let index = group.from; index < group.until; index++) {
+      const at = group.places[index]!;
+      if (roles[at] !== ROLE.ends || fates[at] !== 'moved') continue;
+      const start = startOf(moving, at, group, true);
+      if (start >= 0) endAfter(terms, moving, at, start);
     }
-    steps[ends] = [...steps[ends]!, { step: 'withStart' }];
   }
 }
 
-/** Times of day that the destination's zone skips on their day move to the first minute that exists. */
-export function skipMissingHours(clock: ZoneClock, moving: Moving, concerns: (moment: RetimeMoment) => boolean): void {
-  const { moments, fates, days, minutes, flags, steps } = moving;
-  for (let at = 0; at < moments.length; at++) {
-    if (fates[at] !== 'moved' || !concerns(moments[at]!)) continue;
+function endAfter(terms: Terms, moving: Moving, ends: Place, start: Place): void {
+  const { oldDays, oldMinutes, days, minutes, steps } = moving;
+  const before = meetingBetween(terms, moving, start, ends);
+  const going =
+    before === undefined
+      ? []
+      : meetingsOn(terms.newMeetings.all, days[start]!).filter((meeting) => meeting.start === minutes[start]);
+  const meeting = going.find(({ series }) => series === before?.series) ?? going[0];
+  if (meeting !== undefined) {
+    days[ends] = meeting.day;
+    minutes[ends] = meeting.end;
+  } else {
+    days[ends] = days[start]! + (oldDays[ends]! - oldDays[start]!);
+    minutes[ends] = oldMinutes[ends]! + (minutes[start]! - oldMinutes[start]!);
+    moveTo(moving, ends, newTotal(moving, ends));
+  }
+  steps[ends] = [...steps[ends]!, { step: 'withStart' }];
+}
+
+/**
+ * Times of day that the destination's zone skips on their day move to the first minute that exists.
+ *
+ * @param ends  concerns those that go with their start, or those that do not
+ */
+export function skipMissingHours(clock: ZoneClock, moving: Moving, ends: boolean): void {
+  const { moments, roles, fates, days, minutes, flags, steps } = moving;
+  const skipping = tableOfDays(days, (day) => (clock.skipsOn(day) ? 1 : 0));
+  for (let at = 0; at < days.length; at++) {
+    if (skipping.values[days[at]! - skipping.first] === 0 || fates[at] !== 'moved') continue;
+    if ((roles[at] === ROLE.ends && moments[at]!.item !== undefined) !== ends) continue;
     const missing = clock.missingFor(days[at]!, minutes[at]!);
     if (missing === 0) continue;
     steps[at] = [...steps[at]!, { step: 'skippedHour', from: minutes[at]! }];
