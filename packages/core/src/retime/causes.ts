@@ -1,7 +1,8 @@
 import { dayWords } from '../calendar/dateWords.js';
 import { parseDay, weekdayOf } from '../calendar/day.js';
-import { closureHit, covering, isReversed, type CauseTerms, type DoubtfulMoment, type Settlement } from './doubt.js';
+import { closureHit, covering, type CauseTerms, type DoubtfulMoment, type Settlement } from './doubt.js';
 import { isDoubtful, type Flag } from './flags.js';
+import { indexReversals, type Reversals } from './reversals.js';
 import type { Retimed } from './retime.js';
 import { ROLE_WORDS } from './roleWords.js';
 import { settlementsFor } from './settlements.js';
@@ -50,33 +51,39 @@ export function doubtCauses(
   parts: readonly TermMoments[],
   settled: Readonly<Record<string, string>> = {},
 ): readonly DoubtCause[] {
-  const groups = new Map<string, { readonly part: TermMoments; readonly moments: DoubtfulMoment[] }>();
-  for (const part of parts)
+  const groups = new Map<string, Group>();
+  for (const part of parts) {
+    const reversals = indexReversals(part.among ?? part.moments);
     for (const moment of part.moments) {
       if (!isDoubtful(moment.flags) || settled[moment.id] === settledAs(moment)) continue;
       const flags = doubtFlags(moment.flags);
       const ofTerm = part.course !== undefined && FROM_OLD_TERM.includes(flags[0]!) ? ` of ${part.course}` : '';
       const ofSection = part.section !== undefined && FROM_CLASS_DAYS.includes(flags[0]!) ? ` in ${part.section}` : '';
-      const key = `${flags.join('+')}|${detailKey(moment, amongOf(part), part)}${ofTerm}${ofSection}`;
+      const key = `${flags.join('+')}|${detailKey(moment, reversals, part)}${ofTerm}${ofSection}`;
       const group = groups.get(key);
-      if (group === undefined) groups.set(key, { part, moments: [moment] });
+      if (group === undefined) groups.set(key, { part, reversals, moments: [moment] });
       else group.moments.push(moment);
     }
-  return [...groups].map(([key, { part, moments }]) => {
-    const cause = describe(key, moments, amongOf(part), part);
+  }
+  return [...groups].map(([key, { part, reversals, moments }]) => {
+    const cause = describe(key, moments, reversals, part);
     const isOfTerm = part.course !== undefined && FROM_OLD_TERM.includes(cause.flags[0]!);
     return isOfTerm ? { ...cause, course: part.course } : cause;
   });
 }
 
-const amongOf = ({ moments, among = moments }: TermMoments): readonly DoubtfulMoment[] => among;
+interface Group {
+  readonly part: TermMoments;
+  readonly reversals: Reversals;
+  readonly moments: DoubtfulMoment[];
+}
 
 const oldBreak = ({ steps }: Retimed): string => {
   const step = steps.find((each) => each.step === 'break');
   return step?.step === 'break' ? (step.label ?? 'break') : 'break';
 };
 
-function detailKey(moment: DoubtfulMoment, moments: readonly DoubtfulMoment[], terms: CauseTerms): string {
+function detailKey(moment: DoubtfulMoment, reversals: Reversals, terms: CauseTerms): string {
   const flag = doubtFlags(moment.flags)[0]!;
   switch (flag) {
     case 'closure':
@@ -84,8 +91,7 @@ function detailKey(moment: DoubtfulMoment, moments: readonly DoubtfulMoment[], t
     case 'wasInBreak':
       return oldBreak(moment);
     case 'orderChanged': {
-      const other = moments.find((each) => isReversed(moment, each));
-      return [moment, other ?? moment].map(kindAndWeekday).sort().join(' and ');
+      return [moment, reversals.firstWith(moment) ?? moment].map(kindAndWeekday).sort().join(' and ');
     }
     default:
       return '';
@@ -151,12 +157,7 @@ function peopleWords(group: readonly DoubtfulMoment[], { section }: CauseTerms):
   return people === section ? `Section ${people}: ` : `For ${people}: `;
 }
 
-function describe(
-  key: string,
-  group: readonly DoubtfulMoment[],
-  all: readonly DoubtfulMoment[],
-  terms: CauseTerms,
-): DoubtCause {
+function describe(key: string, group: readonly DoubtfulMoment[], reversals: Reversals, terms: CauseTerms): DoubtCause {
   const first = group[0]!;
   const flags = doubtFlags(first.flags);
   const move = `${dayWords(parseDay(first.from))} → ${first.to === null ? 'none' : dayWords(parseDay(first.to))}`;
@@ -167,6 +168,6 @@ function describe(
     sentence,
     detail: sentence.includes(first.title) && group.length === 1 ? move : `${names(group)}: ${move}`,
     moments: group,
-    settlements: settlementsFor(flags[0]!, group, all, terms),
+    settlements: settlementsFor(flags[0]!, group, reversals, terms),
   };
 }

@@ -53,9 +53,3 @@ export const closureHit = ({ steps, to }: Retimed, { new: calendar }: CauseTerms
     ? landing.from
     : (covering(calendar, to?.slice(0, 10) ?? '', ['holiday', 'break', 'reading'])?.from ?? '');
 };
-
-/** One was before the other in the old term and is after it in the new. ISO moments sort as text. */
-export function isReversed(one: DoubtfulMoment, other: DoubtfulMoment): boolean {
-  if (one.role !== other.role || one.to === null || other.to === null) return false;
-  return (one.from < other.from && one.to > other.to) || (one.from > other.from && one.to < other.to);
-}

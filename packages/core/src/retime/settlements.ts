@@ -2,15 +2,16 @@ import { indexCalendar } from '../calendar/calendarIndex.js';
 import { dayWords, weekdayWord } from '../calendar/dateWords.js';
 import { formatDay, parseDay, weekdayOf } from '../calendar/day.js';
 import { indexMeetings } from '../calendar/meetingIndex.js';
-import { closureHit, covering, isReversed, type CauseTerms, type DoubtfulMoment, type Settlement } from './doubt.js';
+import { closureHit, covering, type CauseTerms, type DoubtfulMoment, type Settlement } from './doubt.js';
 import type { Flag } from './flags.js';
+import type { Reversals } from './reversals.js';
 import type { Retimed } from './retime.js';
 
 /** What would settle every doubt of a cause at once, by its first flag; nothing where only a person can say. */
 export function settlementsFor(
   flag: Flag,
   group: readonly DoubtfulMoment[],
-  all: readonly DoubtfulMoment[],
+  reversals: Reversals,
   terms: CauseTerms,
 ): Settlement[] {
   switch (flag) {
@@ -31,7 +32,7 @@ export function settlementsFor(
     case 'noSuchMeeting':
       return toNextClass(group, terms);
     case 'orderChanged':
-      return [...movedAlong(group, terms), ...atOldDistance(group, all)];
+      return [...movedAlong(group, terms), ...atOldDistance(group, reversals)];
     default:
       return [];
   }
@@ -50,20 +51,12 @@ function toNextClass(group: readonly DoubtfulMoment[], { new: calendar, meetings
   return settled.map((each) => ({ ...each, words: `Next class, ${each.words}` }));
 }
 
-/** Beyond this many pairs it is no decision for one press any more, and takes too long at every toggle. */
-const MOST_COMPARED = 200_000;
-
 /** What stood after something of its role and would not now goes as many days behind it as it was. */
-function atOldDistance(group: readonly DoubtfulMoment[], all: readonly DoubtfulMoment[]): Settlement[] {
-  if (group.length * all.length > MOST_COMPARED) return [];
+function atOldDistance(group: readonly DoubtfulMoment[], reversals: Reversals): Settlement[] {
   const dates: Record<string, string> = {};
   for (const moment of group) {
     if (followsAnother(moment)) continue;
-    const before = all.filter((other) => other.from < moment.from && isReversed(moment, other));
-    const last = before.reduce<DoubtfulMoment | undefined>(
-      (latest, other) => (latest === undefined || other.to! > latest.to! ? other : latest),
-      undefined,
-    );
+    const last = reversals.lastBefore(moment);
     if (last === undefined) continue;
     const days = parseDay(moment.from) - parseDay(last.from);
     dates[settableId(moment)] = `${formatDay(parseDay(last.to!) + days)}${moment.to!.slice(10)}`;

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Calendar, Closure, ReadClosures, TermCalendar } from '@yarin/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
+import FileField from '../shared/FileField.vue';
+import FoundToTake from '../shared/FoundToTake.vue';
 import { fetchCountries, fetchHolidays, readClosures, type Region } from '../shared/api/calendars.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { count } from '../shared/words.js';
@@ -31,17 +33,21 @@ const other = ref('');
 const pasted = ref('');
 const trouble = ref('');
 const read = shallowRef<ReadClosures | null>(null);
-const refused = ref(new Set<number>());
-const field = ref<HTMLInputElement>();
+/** Counts the looks, each with its own list. */
+const looks = ref(0);
 
-/** What was read and is not there yet, and what the person does not want is marked. */
-const fresh = computed(() => (read.value === null ? [] : notThereYet(holding, read.value.closures)));
-const taken = computed(() => fresh.value.filter((_, at) => !refused.value.has(at)));
+const fresh = computed(() =>
+  notThereYet(holding, read.value?.closures ?? []).map((closure) => ({
+    value: closure,
+    words: closureWords(closure),
+    note: closure.kind,
+  })),
+);
 const known = computed(() => (read.value?.closures.length ?? 0) - fresh.value.length);
 
 async function attempt(look: () => Promise<ReadClosures> | ReadClosures): Promise<void> {
   trouble.value = '';
-  refused.value = new Set();
+  looks.value++;
   try {
     read.value = await look();
   } catch (error) {
@@ -69,17 +75,9 @@ const copy = (): Promise<void> =>
     const term = terms.find(({ id }) => id === other.value);
     return { closures: term === undefined ? [] : closuresFrom(term.calendar, holding), unread: [] };
   });
-async function open(file: File | undefined): Promise<void> {
-  if (file !== undefined) await attempt(async () => readClosures('file', await file.text(), holding));
-  if (field.value) field.value.value = '';
-}
-function toggle(at: number): void {
-  const next = new Set(refused.value);
-  if (!next.delete(at)) next.add(at);
-  refused.value = next;
-}
-function take(): void {
-  const closures: Closure[] = [...taken.value];
+const open = ([file]: readonly File[]): Promise<void> =>
+  attempt(async () => readClosures('file', await file!.text(), holding));
+function take(closures: readonly Closure[]): void {
   emit('change', addClosures(draft, closures), `${count(closures.length, 'closure')} added`);
   read.value = null;
   pasted.value = '';
@@ -139,35 +137,20 @@ function take(): void {
       >
     </form>
     <p v-else-if="way === 'file'">
-      <button class="plain-link" @click="field?.click()">Choose an iCalendar file</button>
+      <FileField words="Choose an iCalendar file" label="iCalendar file" accept=".ics,text/calendar" @chosen="open" />
       <span class="quiet small"> recurring and all-day entries count</span>
-      <input
-        ref="field"
-        class="visually-hidden"
-        type="file"
-        accept=".ics,text/calendar"
-        tabindex="-1"
-        aria-label="iCalendar file"
-        @change="open(($event.target as HTMLInputElement).files?.[0])"
-      />
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <template v-if="read">
-      <ul v-if="fresh.length > 0">
-        <li v-for="(closure, at) in fresh" :key="at">
-          <label class="choice">
-            <input type="checkbox" :checked="!refused.has(at)" @change="toggle(at)" />
-            {{ closureWords(closure) }} <span class="quiet small">{{ closure.kind }}</span>
-          </label>
-        </li>
-      </ul>
-      <p v-if="known > 0" class="quiet small">{{ count(known, 'is', 'are') }} there already.</p>
-      <p v-if="read.closures.length === 0" class="quiet small">Nothing was found that falls into this term.</p>
-      <p v-for="line in read.unread" :key="line" class="small unread">No date in “{{ line }}”.</p>
-      <ElButton v-if="fresh.length > 0" size="small" type="primary" :disabled="taken.length === 0" @click="take">
-        Add {{ taken.length }}
-      </ElButton>
-    </template>
+    <FoundToTake
+      v-if="read"
+      :key="looks"
+      :fresh="fresh"
+      :known="known"
+      nothing="Nothing was found that falls into this term."
+      :unread="read.unread.map((line) => `No date in “${line}”.`)"
+      what="closure"
+      @take="take"
+    />
   </section>
 </template>
 
@@ -197,17 +180,7 @@ textarea {
   width: 100%;
 }
 
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-
 .trouble {
   color: var(--madder);
-}
-
-.unread {
-  color: var(--weld-ink);
 }
 </style>

@@ -88,9 +88,10 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
-  /** Saves as long as something waits to be saved: the first change at once, what came meanwhile together. */
+  /** Saves as long as something waits to be saved, once the change is shown; what came meanwhile together. */
   async function saveWaiting(id: string): Promise<void> {
     while (isWaiting) {
+      await new Promise((shown) => setTimeout(shown));
       isWaiting = false;
       await save(id);
     }

@@ -3,6 +3,7 @@ import type { RosterReport } from '@yarin/core';
 import { onMounted, ref } from 'vue';
 import { fetchLastLoad, loadRoster } from '../shared/api/roster.js';
 import { sentenceOf } from '../shared/api/client.js';
+import FileField from '../shared/FileField.vue';
 import PageFailure from '../shared/PageFailure.vue';
 import { useAnnouncer } from '../shared/announcer.js';
 import RosterReportView from './RosterReportView.vue';
@@ -15,7 +16,6 @@ const failure = ref('');
 const trouble = ref('');
 const isLoading = ref(false);
 const isOver = ref(false);
-const field = ref<HTMLInputElement>();
 
 function look(): void {
   failure.value = '';
@@ -26,19 +26,18 @@ function look(): void {
 }
 onMounted(look);
 
-async function load(files: FileList | null | undefined): Promise<void> {
+async function load(files: readonly File[]): Promise<void> {
   isOver.value = false;
-  if (!files || files.length === 0) return;
+  if (files.length === 0) return;
   isLoading.value = true;
   trouble.value = '';
   try {
-    report.value = await loadRoster([...files]);
+    report.value = await loadRoster(files);
     announce('The roster is loaded.');
   } catch (error) {
     trouble.value = sentenceOf(error);
   } finally {
     isLoading.value = false;
-    if (field.value) field.value.value = '';
   }
 }
 </script>
@@ -56,23 +55,19 @@ async function load(files: FileList | null | undefined): Promise<void> {
       :class="{ over: isOver }"
       @dragover.prevent="isOver = true"
       @dragleave="isOver = false"
-      @drop.prevent="load($event.dataTransfer?.files)"
+      @drop.prevent="load([...($event.dataTransfer?.files ?? [])])"
     >
       <p v-if="isLoading">Loading …</p>
       <p v-else>
-        <button class="plain-link" @click="field?.click()">Choose the files of a roster</button>, or drop them here:
+        <FileField
+          words="Choose the files of a roster"
+          label="Files of the roster"
+          accept=".csv"
+          multiple
+          @chosen="load"
+        />, or drop them here:
         {{ FILES }}
       </p>
-      <input
-        ref="field"
-        class="visually-hidden"
-        type="file"
-        accept=".csv"
-        multiple
-        tabindex="-1"
-        aria-label="Files of the roster"
-        @change="load(($event.target as HTMLInputElement).files)"
-      />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <RosterReportView v-if="report" :report="report" />

@@ -19,7 +19,7 @@ export function useRowWindow(
       count: length(),
       getScrollElement: () => scroller.value,
       estimateSize: () => rowHeight,
-      overscan: 10,
+      overscan: 6,
       scrollPaddingEnd: headHeight,
     })),
   );

@@ -2,13 +2,13 @@
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { fileAddress } from '../../shared/api/courses.js';
+import FileField from '../../shared/FileField.vue';
 import { count } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 import { fileRows, sizeWords } from './fileRows.js';
 
 const course = useCourseStore();
 const router = useRouter();
-const field = ref<HTMLInputElement>();
 const isAdding = ref(false);
 const rows = computed(() => fileRows(course.view!.items));
 const bytes = computed(() => rows.value.reduce((sum, row) => sum + row.bytes, 0));
@@ -16,12 +16,10 @@ const courseId = computed(() => course.view!.summary.id);
 
 const open = (key: string): void => void router.push({ params: { part: '' }, query: { item: key } });
 
-async function add(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
+async function add(files: readonly File[]): Promise<void> {
   isAdding.value = true;
-  for (const file of input.files ?? []) await course.addFile(file);
+  for (const file of files) await course.addFile(file);
   isAdding.value = false;
-  input.value = '';
 }
 </script>
 
@@ -29,20 +27,14 @@ async function add(event: Event): Promise<void> {
   <div class="files">
     <p class="sum">
       {{ count(rows.length, 'file') }}, {{ sizeWords(bytes) }}.
-      <template v-if="course.mayChange">
-        <button class="plain-link" :disabled="isAdding" @click="field?.click()">
-          {{ isAdding ? 'adding …' : 'add files' }}
-        </button>
-        <input
-          ref="field"
-          class="visually-hidden"
-          type="file"
-          multiple
-          aria-label="Files to add"
-          tabindex="-1"
-          @change="add"
-        />
-      </template>
+      <FileField
+        v-if="course.mayChange"
+        :words="isAdding ? 'adding …' : 'add files'"
+        label="Files to add"
+        multiple
+        :disabled="isAdding"
+        @chosen="add"
+      />
     </p>
     <table class="facts" v-if="rows.length > 0">
       <thead>

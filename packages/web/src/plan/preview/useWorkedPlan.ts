@@ -55,13 +55,18 @@ export function useWorkedPlan(ground: ComputedRef<PlanGround | null>, decided: C
     }, READY_PAUSE_MS);
   }
 
-  const ask = (message: Asked): void => worker?.postMessage(message);
+  const waiting: Asked[] = [];
+  /** Asks the worker once the page has shown what was decided: side by side both would take longer. */
+  function ask(message: Asked): void {
+    if (waiting.push(message) === 1) setTimeout(() => waiting.splice(0).forEach((each) => worker?.postMessage(each)));
+  }
   /** Effects that were asked for; one at a time, so that what was decided meanwhile is not kept waiting. */
   const awaited = new Map<number, (effect: PolicyEffect | undefined) => void>();
   function stop(): void {
     worker?.terminate();
     worker = undefined;
     known = undefined;
+    waiting.length = 0;
     for (const answer of awaited.values()) answer(undefined);
     awaited.clear();
   }
@@ -113,9 +118,11 @@ export function useWorkedPlan(ground: ComputedRef<PlanGround | null>, decided: C
     }
     asked++;
     const shown = worked.value;
-    if (worker === undefined || shown?.ok !== true) worked.value = workOut(index.value, decided.value);
-    else {
-      ask({ is: 'decided', asked, decided: decided.value });
+    if (worker !== undefined) ask({ is: 'decided', asked, decided: decided.value });
+    if (worker === undefined || shown?.ok !== true) {
+      atOnce = {};
+      worked.value = workOut(index.value, decided.value);
+    } else {
       atOnce = shownAtOnce(index.value, decided.value);
       worked.value = { ok: true, value: { ...shown.value, ...atOnce } };
     }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue';
+import FileField from '../../shared/FileField.vue';
 import { dateFile, readSheet, type DateSheetView } from '../../shared/api/plans.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { count } from '../../shared/words.js';
@@ -9,24 +10,21 @@ import { usePlanStore } from '../planStore.js';
 const plan = usePlanStore();
 const trouble = ref('');
 const sheet = shallowRef<DateSheetView | null>(null);
-const field = ref<HTMLInputElement>();
 
 /** What was decided last has to be saved before the server writes it down. */
 async function take(kind: 'csv' | 'ics'): Promise<void> {
   await plan.flush();
   window.location.assign(dateFile(plan.view!.id, kind));
 }
-async function read(file: File | undefined): Promise<void> {
-  if (file === undefined) return;
+async function read([file]: readonly File[]): Promise<void> {
   trouble.value = '';
   sheet.value = null;
   try {
     await plan.flush();
-    sheet.value = await readSheet(plan.view!.id, await file.text());
+    sheet.value = await readSheet(plan.view!.id, await file!.text());
   } catch (error) {
     trouble.value = sentenceOf(error);
   }
-  if (field.value) field.value.value = '';
 }
 function set(changed: DateSheetView['changed']): void {
   plan.setByHand(changed, `take ${count(Object.keys(changed).length, 'date')} from a sheet`);
@@ -39,18 +37,9 @@ function set(changed: DateSheetView['changed']): void {
     <p>
       <button class="plain-link" @click="take('csv')">all dates as a table</button>
       <span class="quiet"> (CSV; change the column “will be” in a spreadsheet) · </span>
-      <button class="plain-link" @click="field?.click()">read one back in</button>
+      <FileField words="read one back in" label="Sheet of dates" accept=".csv,text/csv" @chosen="read" />
       <span class="quiet"> · </span>
       <button class="plain-link" @click="take('ics')">as a calendar file</button>
-      <input
-        ref="field"
-        class="visually-hidden"
-        type="file"
-        accept=".csv,text/csv"
-        tabindex="-1"
-        aria-label="Sheet of dates"
-        @change="read(($event.target as HTMLInputElement).files?.[0])"
-      />
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template v-if="sheet">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { drag } from 'd3-drag';
+import { drag, type D3DragEvent } from 'd3-drag';
 import { scaleLinear } from 'd3-scale';
-import { select } from 'd3-selection';
+import { pointer, select } from 'd3-selection';
 import { linkVertical } from 'd3-shape';
 import { dayWords, parseDay } from '@yarin/core';
-import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import WeaveStrip from './WeaveStrip.vue';
 import { LABELS, MARGIN, SECTION_DASHES, STRIP } from './weaveMeasures.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
@@ -60,32 +60,28 @@ const endOf = (strand: WeaveStrand): number => (held.value?.key === strand.key ?
 
 /** The end of a strand on the new strip can be dragged to another day; the time of day stays. */
 const ends = useTemplateRef<SVGGElement>('ends');
-function bindDrag(): void {
-  if (ends.value === null || !movable) return;
-  const strands = new Map(weave.strands.map((strand) => [strand.key, strand]));
-  select(ends.value)
-    .selectAll<SVGCircleElement, unknown>('circle')
-    .call(
-      drag<SVGCircleElement, unknown>()
-        .on('drag', function (this: SVGCircleElement, event: { x: number }) {
-          held.value = { key: this.dataset.key!, to: Math.floor(x.value.invert(event.x)) + 0.5 };
-        })
-        .on('end', function (this: SVGCircleElement, event: { sourceEvent: MouseEvent }) {
-          const strand = strands.get(this.dataset.key!);
-          const to = held.value?.to;
-          held.value = null;
-          if (strand === undefined) return;
-          if (to === undefined || to === strand.to) emit('picked', strand.ids[0]!);
-          else emit('moved', strand.ids, weave.dayAt(to), event.sourceEvent.shiftKey);
-        }),
-    );
-}
-watch(
-  () => [weave, movable],
-  () => void nextTick(bindDrag),
-  { immediate: true, flush: 'post' },
+const strandAt = (target: EventTarget | null): WeaveStrand | undefined => {
+  const end = target instanceof Element ? target.closest<SVGElement>('.end') : null;
+  return end === null ? undefined : weave.strands[Number(end.dataset.at)];
+};
+type Dragged = D3DragEvent<SVGGElement, unknown, WeaveStrand> & { readonly sourceEvent: MouseEvent };
+onMounted(() =>
+  select(ends.value!).call(
+    drag<SVGGElement, unknown, WeaveStrand | undefined>()
+      .filter((event: MouseEvent) => movable && event.button === 0 && !event.ctrlKey)
+      .subject((event: Dragged) => strandAt(event.sourceEvent.target))
+      .on('drag', ({ subject, sourceEvent }: Dragged) => {
+        const [left] = pointer(sourceEvent, ends.value);
+        held.value = { key: subject.key, to: Math.floor(x.value.invert(left)) + 0.5 };
+      })
+      .on('end', ({ subject, sourceEvent }: Dragged) => {
+        const to = held.value?.to;
+        held.value = null;
+        if (to === undefined || to === subject.to) emit('picked', subject.ids[0]!);
+        else emit('moved', subject.ids, weave.dayAt(to), sourceEvent.shiftKey);
+      }),
+  ),
 );
-onMounted(bindDrag);
 
 const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(weave.dayAt(held.value.to)))));
 </script>
@@ -118,18 +114,16 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
       />
 
       <path
-        v-for="strand in weave.strands"
-        :key="strand.key"
+        v-for="(strand, at) in weave.strands"
+        :key="at"
         :d="path(strand.from, endOf(strand))"
         :class="['strand', { doubtful: strand.doubtful, held: held?.key === strand.key }]"
-        :style="{
-          strokeWidth: Math.min(1 + strand.ids.length * 0.35, 4),
-          strokeDasharray: SECTION_DASHES[strand.section % SECTION_DASHES.length],
-        }"
+        :stroke-width="Math.min(1 + strand.ids.length * 0.35, 4)"
+        :stroke-dasharray="SECTION_DASHES[strand.section % SECTION_DASHES.length]"
       />
       <circle
-        v-for="strand in weave.strands"
-        :key="`f${strand.key}`"
+        v-for="(strand, at) in weave.strands"
+        :key="at"
         :cx="x(strand.from)"
         :cy="OLD_Y + STRIP + 4"
         r="2.6"
@@ -137,9 +131,9 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
       />
       <g ref="ends">
         <circle
-          v-for="strand in weave.strands"
-          :key="`e${strand.key}`"
-          :data-key="strand.key"
+          v-for="(strand, at) in weave.strands"
+          :key="at"
+          :data-at="at"
           :cx="x(endOf(strand))"
           :cy="NEW_Y - 4"
           :r="strand.byHand ? 5 : 3.4"
@@ -156,6 +150,7 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
 <style scoped>
 .frame {
   flex: none;
+  contain: content;
   overflow: hidden;
 }
 

@@ -16,6 +16,7 @@ interface Look {
 const byTitle = new Intl.Collator('en', { numeric: true });
 
 interface Row {
+  readonly date: PreviewDate;
   /** Among those that stand first; Infinity for all others. */
   readonly place: number;
   readonly to: string;
@@ -26,6 +27,15 @@ function inOrder(a: Row, b: Row): number {
   if (a.place !== b.place) return a.place < b.place ? -1 : 1;
   if (a.to !== b.to) return a.to < b.to ? -1 : 1;
   return a.title - b.title;
+}
+
+/** Whether a date is among those of a week, from its first day on, or is chosen. */
+function shownIn(week: number, chosen: ReadonlySet<string>): (date: PreviewDate) => boolean {
+  return ({ id, to }) => {
+    if (chosen.has(id)) return true;
+    const day = to === null ? NaN : parseDay(to);
+    return day >= week && day < week + 7;
+  };
 }
 
 /** The dates of a plan as the chart and the table show them, and which of them are chosen. */
@@ -48,11 +58,6 @@ export function useWeaveRows({ source, section, week }: Look) {
   /** Ids of the doubtful ones, cause by cause. */
   const doubtful = computed(() => new Set(causes.value.flatMap(({ moments }) => moments.map(({ id }) => id))));
 
-  const isInWeek = ({ to }: PreviewDate): boolean => {
-    if (week.value === null || to === null) return week.value === null;
-    const day = parseDay(to);
-    return day >= week.value && day < week.value + 7;
-  };
   /** By the id of a thing, its place among all titles; made once, since sorting asks for it 20,000 times. */
   const titlePlaces = computed(() => {
     const titles = plan.source.items.map(({ id, title }) => ({ id, title }));
@@ -65,14 +70,14 @@ export function useWeaveRows({ source, section, week }: Look) {
   /** Doubts first, cause by cause, then all others by their new date. */
   const dates = computed(() => {
     const first = held.value ?? new Map([...doubtful.value].map((id, index) => [id, index]));
-    const rows = all.value
-      .filter((date) => isInWeek(date) || selection.chosen.value.has(date.id))
-      .map((date) => ({
-        date,
-        place: first.get(date.id) ?? Infinity,
-        to: date.to ?? '',
-        title: titlePlaces.value.get(date.item) ?? 0,
-      }));
+    const titles = titlePlaces.value;
+    const isShown = week.value === null ? () => true : shownIn(week.value, selection.chosen.value);
+    const rows: Row[] = [];
+    for (const date of all.value) {
+      if (!isShown(date)) continue;
+      const place = first.get(date.id) ?? Infinity;
+      rows.push({ date, place, to: date.to ?? '', title: titles.get(date.item) ?? 0 });
+    }
     return rows.sort(inOrder).map(({ date }) => date);
   });
   const selection = useSelection(() => dates.value.map(({ id }) => id));

@@ -97,7 +97,13 @@ function pressedRow(index: number, event: MouseEvent): void {
   else if (event.ctrlKey || event.metaKey) emit('toggle', index);
 }
 
-const rows = computed(() => inSight.value.map(({ index, start }) => ({ date: dates[index]!, index, start })));
+/** Rows by their place, so that a change of the dates rewrites them instead of making them anew. */
+const rows = computed(() =>
+  inSight.value.map(({ index, start }) => {
+    const date = dates[index]!;
+    return { date, index, start, told: why(date) };
+  }),
+);
 
 /** What stays where it stands is quiet. */
 function faceOf({ id, rule, from, to }: PreviewDate): string {
@@ -136,9 +142,9 @@ function why(date: PreviewDate): string {
     </div>
     <div class="all" :style="{ height: `${height}px` }" role="presentation">
       <div
-        v-for="{ date, index, start } in rows"
+        v-for="{ date, index, start, told } in rows"
         :id="rowId(index)"
-        :key="date.id"
+        :key="index"
         class="row"
         :class="{ focused: index === focused, chosen: chosen.has(date.id) }"
         :style="{ transform: `translateY(${start}px)` }"
@@ -177,7 +183,7 @@ function why(date: PreviewDate): string {
           </template>
         </span>
         <span class="why" role="gridcell">
-          <span class="told" :title="why(date)">{{ why(date) }}</span>
+          <span class="told" :title="told">{{ told }}</span>
           <button v-if="date.rule === 'byHand' && movable" class="plain-link" @click.stop="emit('back', date)">
             {{ backWords }}
           </button>
@@ -194,6 +200,7 @@ function why(date: PreviewDate): string {
 <style scoped>
 .table {
   flex: 1 0 200px;
+  contain: strict;
   margin: 0 var(--margin);
   overflow: hidden auto;
 }
@@ -225,6 +232,7 @@ function why(date: PreviewDate): string {
 }
 
 .all .row {
+  contain: strict;
   position: absolute;
   top: 0;
   left: 0;
