@@ -97,11 +97,25 @@ describe('pressing a row', () => {
 });
 
 describe('the rows of a page', () => {
+  const ofOne = () => ({ name: '', place: 0 });
+  it('stand by source in the order of the courses, whichever has the first thing', () => {
+    const items = [thing('welcome'), thing('rules'), thing('ice')];
+    const source = ({ id }: SnapshotItem) =>
+      id === 'welcome' ? { name: 'Fall 2025', place: 1 } : { name: 'Spring 2026', place: 0 };
+    const said = grouped(items, 'source', { findingOf: () => undefined, sourceOf: source });
+    expect(said.map((each) => each.heading ?? each.item.id)).toEqual([
+      'Spring 2026',
+      'rules',
+      'ice',
+      'Fall 2025',
+      'welcome',
+    ]);
+  });
   it('stand by finding under its first one, what has none at the end', () => {
     const items = [thing('plain'), thing('twice', { kind: 'file' }), thing('gone', { kind: 'announcement' })];
     const finding = (item: SnapshotItem) =>
       item.id === 'twice' ? ('double' as const) : item.id === 'gone' ? ('lastTermsAnnouncement' as const) : undefined;
-    const said = grouped(items, 'finding', { findingOf: finding, sourceOf: () => '' }).map(
+    const said = grouped(items, 'finding', { findingOf: finding, sourceOf: ofOne }).map(
       (each) => each.heading ?? each.item.id,
     );
     expect(said).toEqual(['Announcements of last term', 'gone', 'Doubles', 'twice', 'Nothing found', 'plain']);
@@ -109,7 +123,7 @@ describe('the rows of a page', () => {
   it('say by kind what it brings, what never comes and what it needs', () => {
     const [heading] = grouped([thing('q', { kind: 'quiz' })], 'kind', {
       findingOf: () => undefined,
-      sourceOf: () => '',
+      sourceOf: ofOne,
     });
     expect(heading).toMatchObject({
       heading: 'Quizzes',

@@ -81,13 +81,13 @@ export function datesOf(
     });
     const retimed = retimeForSections(job, knownTerms);
     if (!retimed.ok) return fail(retimed.problems);
-    retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section, doubtOf }) => {
+    retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section, doubtsOf }) => {
       const { id: moment, item, graded, for: people } = job.moments[at]!;
       const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
       const date = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
       if (section !== undefined) dates.push({ ...date, moment, for: section });
       else if (people !== undefined) dates.push({ ...date, for: people });
-      else dates.push(doubtOf === undefined ? date : { ...date, doubtOf });
+      else dates.push(doubtsOf === undefined ? date : { ...date, doubtsOf });
     });
   }
   const placeOf = ({ item }: PreviewDate): number => choice.placeOf.get(item)!;

@@ -7,7 +7,7 @@ import type { Finding } from '../choose/finding.js';
 import { withLocks, type StandingRecipe } from '../choose/recipes.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { succeed, type Result } from '../problem.js';
-import type { DoubtfulMoment } from '../retime/doubt.js';
+import type { DoubtfulMoment, DoubtOf } from '../retime/doubt.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
@@ -64,6 +64,8 @@ export interface PreviewDate extends DoubtfulMoment {
   readonly graded: boolean;
   /** Of a date for everybody that differs by section in a shared shell: its moment in the source. */
   readonly moment?: string;
+  /** Of a date of everybody in a shared shell: the sections in which it is in doubt, when it is in doubt in some alone. */
+  readonly doubtsOf?: readonly DoubtOf[];
 }
 
 /** Both sides of a plan indexed once: what does not change while a person chooses. */

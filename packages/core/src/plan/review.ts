@@ -1,4 +1,5 @@
 import { doubtCauses, type DoubtCause, type TermMoments } from '../retime/causes.js';
+import type { DoubtfulMoment } from '../retime/doubt.js';
 import { mapWords } from '../retime/suggestPolicy.js';
 import type { WeekdayMap } from '../schemas/retimeJob.js';
 import { classesWithoutEvent } from './classSeries.js';
@@ -53,7 +54,7 @@ function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, da
         section,
         meetings: classDays.to,
         weekdays: sectionMap(inForce, section, classDays),
-        moments: own.filter((date) => date.for === section || date.doubtOf?.section === section),
+        moments: own.flatMap((date) => doubtfulIn(section, date)),
         among: own.filter((date) => date.for === section || isOfNone(date)),
       };
     });
@@ -65,11 +66,18 @@ function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, da
         ...terms,
         meetings: meetingsFor(shell.meetings, undefined),
         ...(haveOneMap ? { weekdays: one! } : {}),
-        moments: own.filter((date) => isOfNone(date) && date.doubtOf === undefined),
+        moments: own.filter((date) => isOfNone(date) && date.doubtsOf === undefined),
         among: own,
       },
     ];
   });
+}
+
+/** A date of a section, or of everybody as that section has its doubts about it. */
+function doubtfulIn(section: string, date: PreviewDate): readonly DoubtfulMoment[] {
+  if (date.for === section) return [date];
+  const doubtOf = date.doubtsOf?.find((each) => each.section === section);
+  return doubtOf === undefined ? [] : [{ ...date, doubtOf }];
 }
 
 const isSameMap = (one: WeekdayMap, other: WeekdayMap): boolean => mapWords(one) === mapWords(other);

@@ -22,8 +22,8 @@ export interface RetimedFor extends Retimed {
   readonly at: number;
   /** The section that it is for, when its moment was for everybody. */
   readonly section?: string;
-  /** Of a date of everybody: the section in which it is in doubt, when it is in doubt in some alone. */
-  readonly doubtOf?: DoubtOf;
+  /** Of a date of everybody: the sections in which it is in doubt, when it is in doubt in some alone. */
+  readonly doubtsOf?: readonly DoubtOf[];
 }
 
 /** The id of a moment in one of the sections that share a shell. */
@@ -151,7 +151,7 @@ function oneWhereAllAgree(found: readonly RetimedFor[], id: string): readonly Re
       ...everybody,
       id,
       flags,
-      ...(isInSome ? { doubtOf: { section: doubtful[0]!.section!, id: doubtful[0]!.id } } : {}),
+      ...(isInSome ? { doubtsOf: doubtful.map(({ section, id: own }) => ({ section: section!, id: own })) } : {}),
     },
   ];
 }

@@ -14,7 +14,7 @@ export interface DoubtfulMoment extends Retimed {
   readonly title: string;
   /** The section or group that it is for. */
   readonly for?: string;
-  /** In a shell that several sections share: the one in which a date of everybody is in doubt, when it is in some alone. */
+  /** In a shell that several sections share: the one that has its doubts about a date of everybody. */
   readonly doubtOf?: DoubtOf;
 }
 

@@ -93,9 +93,10 @@ const NOTHING_DECIDED = { choices: {}, byHand: {}, settled: {} };
 type Maps = NonNullable<PlanPolicy['sections']>;
 
 /** An old course of these quizzes on the way into the shell of both sections. */
-function ontoShared(...quizzes: ReturnType<typeof quiz>[]) {
+const ontoShared = (...quizzes: ReturnType<typeof quiz>[]) => onto(SHARED, ...quizzes);
+function onto(meetings: readonly Meeting[], ...quizzes: ReturnType<typeof quiz>[]) {
   const source = { ...asSnapshot(oldCourse(...quizzes)), meetings: SPRING_2026.meetings! };
-  return { source, shell: { ...asSnapshot(newShell()), meetings: SHARED }, findings: [], lineage: [] };
+  return { source, shell: { ...asSnapshot(newShell()), meetings: [...meetings] }, findings: [], lineage: [] };
 }
 
 describe('what suits a shared shell', () => {
@@ -129,7 +130,9 @@ describe('the doubts of a shared shell', () => {
     return reviewPlan({ ...ground, ...decided }, preview.value).causes;
   }
   /** A prep on the Wednesday, and a post on the Thursday afternoon after it. */
-  const prepAndPost = ontoShared(quiz('prep', '2026-02-04T23:59'), quiz('post', '2026-02-05T17:00'));
+  const prep = quiz('prep', '2026-02-04T23:59');
+  const post = quiz('post', '2026-02-05T17:00');
+  const prepAndPost = ontoShared(prep, post);
 
   it('say whose they are, and are settled for that section alone', () => {
     // For A the prep goes to Thursday night, behind the post; for B both stay. The post is one date of both.
@@ -140,6 +143,20 @@ describe('the doubts of a shared shell', () => {
     expect(cause!.settlements).toEqual([
       { settle: 'weekdays', words: 'Move Thu to Fri', weekdays: { '3': 4, '4': 5 }, section: 'A' },
       { settle: 'byHand', words: 'The old distance', dates: { 'post-due@A': '2027-02-05T17:00' } },
+    ]);
+  });
+  it('about a date of everybody are those of each section that has them', () => {
+    const ofThree = onto([...SHARED, class_(5, 'C')], prep, post);
+    const causes = reviewed(ofThree, { A: { '3': 4 }, B: {}, C: { '3': 4 } });
+    expect(causes.map(({ sentence, settlements }) => [sentence, settlements[1]])).toEqual([
+      [
+        'Section A: prep and post: order changed, twice',
+        { settle: 'byHand', words: 'The old distance', dates: { 'post-due@A': '2027-02-05T17:00' } },
+      ],
+      [
+        'Section C: prep and post: order changed, twice',
+        { settle: 'byHand', words: 'The old distance', dates: { 'post-due@C': '2027-02-05T17:00' } },
+      ],
     ]);
   });
   it('that all sections have are everybody’s, and one map for all settles them', () => {

@@ -2,6 +2,7 @@
 import { KIND_WORDS, type CourseSummary, type FoundThing } from '@yarin/core';
 import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { rowByKey } from '../shared/rowByKey.js';
 import { useRowWindow } from '../shared/useRowWindow.js';
 import { courseLine, courseName, termLabel } from './courseLine.js';
 
@@ -19,20 +20,12 @@ const { inSight, height, reveal } = useRowWindow(scroller, () => courses.length,
 const at = computed(() => courses.findIndex(({ id }) => id === chosen));
 const rowId = (index: number): string => `found-course-${index}`;
 
-function go(to: number): void {
-  const index = Math.max(0, Math.min(courses.length - 1, to));
-  const course = courses[index];
-  if (course === undefined) return;
-  emit('peek', course.id);
-  void nextTick(() => reveal(index));
-}
-
 function pressed(event: KeyboardEvent): void {
-  if (event.key === 'ArrowDown') go(at.value + 1);
-  else if (event.key === 'ArrowUp') go(at.value - 1);
-  else if (event.key === 'Home') go(0);
-  else if (event.key === 'End') go(courses.length - 1);
-  else if (event.key === 'Enter' && at.value >= 0) void router.push({ name: 'course', params: { id: chosen } });
+  const to = rowByKey(event.key, at.value, courses.length);
+  if (to !== undefined) {
+    emit('peek', courses[to]!.id);
+    void nextTick(() => reveal(to));
+  } else if (event.key === 'Enter' && at.value >= 0) void router.push({ name: 'course', params: { id: chosen } });
   else return;
   event.preventDefault();
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue';
+import { rowByKey } from '../../shared/rowByKey.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 import OutlineRow from './OutlineRow.vue';
 import type { CourseRow } from './courseRows.js';
@@ -25,11 +26,9 @@ watch(
   { immediate: true },
 );
 
-const PAGE_ROWS = 15;
-
 /** The nearest row with a thing on it, on the way that the eye goes. */
 function go(to: number, by: 1 | -1): void {
-  for (let at = Math.max(0, Math.min(rows.length - 1, to)); at >= 0 && at < rows.length; at += by) {
+  for (let at = to; at >= 0 && at < rows.length; at += by) {
     const { key } = rows[at]!;
     if (key === undefined) continue;
     emit('open', key);
@@ -37,6 +36,8 @@ function go(to: number, by: 1 | -1): void {
   }
 }
 
+/** After these a row without a thing is passed downward, after the others upward. */
+const DOWNWARD = ['ArrowDown', 'PageDown', 'Home'];
 const MOVES = { ArrowUp: 'up', ArrowDown: 'down', ArrowRight: 'in', ArrowLeft: 'out' } as const;
 
 function pressed(event: KeyboardEvent): void {
@@ -47,13 +48,9 @@ function pressed(event: KeyboardEvent): void {
     return;
   }
   if (event.altKey || event.ctrlKey || event.metaKey) return;
-  if (event.key === 'ArrowDown') go(at + 1, 1);
-  else if (event.key === 'ArrowUp') go(at < 0 ? 0 : at - 1, -1);
-  else if (event.key === 'PageDown') go(at + PAGE_ROWS, 1);
-  else if (event.key === 'PageUp') go(at - PAGE_ROWS, -1);
-  else if (event.key === 'Home') go(0, 1);
-  else if (event.key === 'End') go(rows.length - 1, -1);
-  else return;
+  const to = rowByKey(event.key, at, rows.length);
+  if (to === undefined) return;
+  go(to, DOWNWARD.includes(event.key) ? 1 : -1);
   event.preventDefault();
 }
 </script>

@@ -2,6 +2,7 @@
 import { nextTick, ref } from 'vue';
 import type { OldRow } from './spreadRows.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
+import { rowByKey } from '../../shared/rowByKey.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 
 const { rows } = defineProps<{ rows: readonly OldRow[]; isNarrowed: boolean }>();
@@ -15,25 +16,13 @@ defineExpose({ scrollTo });
 const CHECKED = { on: 'true', off: 'false', part: 'mixed' } as const;
 const rowId = (index: number): string => `old-row-${index}`;
 
-function move(to: number): void {
-  focused.value = Math.max(0, Math.min(rows.length - 1, to));
-  void nextTick(() => reveal(focused.value));
-}
-
-const PAGE_ROWS = 15;
 function pressed(event: KeyboardEvent): void {
   const row = rows[focused.value];
-  const moves: Record<string, number> = {
-    ArrowDown: focused.value + 1,
-    ArrowUp: focused.value - 1,
-    PageDown: focused.value + PAGE_ROWS,
-    PageUp: focused.value - PAGE_ROWS,
-    Home: 0,
-    End: rows.length - 1,
-  };
-  const to = moves[event.key];
-  if (to !== undefined) move(to);
-  else if (event.key === ' ' && row !== undefined) emit('toggle', row);
+  const to = rowByKey(event.key, focused.value, rows.length);
+  if (to !== undefined) {
+    focused.value = to;
+    void nextTick(() => reveal(to));
+  } else if (event.key === ' ' && row !== undefined) emit('toggle', row);
   else if (event.key === 'Enter' && row !== undefined) emit('open', row);
   else return;
   event.preventDefault();

@@ -19,8 +19,8 @@ export const NESTED: ReadonlySet<Grouping> = new Set(['outline', 'source']);
 interface Apart<Each> {
   /** The first finding of an item; things without one stand last when grouped by finding. */
   readonly findingOf: (item: Each) => FindingName | undefined;
-  /** The course that an item is from. */
-  readonly sourceOf: (item: Each) => string;
+  /** The course that an item is from, and its place among the courses. */
+  readonly sourceOf: (item: Each) => { readonly name: string; readonly place: number };
 }
 
 /** A heading with what stands under it, or a thing with how deep it is nested. */
@@ -53,8 +53,10 @@ export function grouped<Each extends SnapshotItem>(
   const inOrder = nested.map(({ item }) => item);
   if (grouping === 'source') {
     const depthOf = new Map(nested.map(({ item, depth }) => [item, depth]));
-    return [...groupsOf(inOrder, sourceOf)].flatMap(([heading, group]) =>
-      under(group, { heading }).map((row) =>
+    const groups = [...groupsOf(inOrder, (item) => sourceOf(item).name).values()];
+    groups.sort(([a], [b]) => sourceOf(a!).place - sourceOf(b!).place);
+    return groups.flatMap((group) =>
+      under(group, { heading: sourceOf(group[0]!).name }).map((row) =>
         row.heading === undefined ? { ...row, depth: 1 + (depthOf.get(row.item) ?? 0) } : row,
       ),
     );

@@ -4,11 +4,13 @@ import type { Joined } from '@yarin/core';
 export type FromOf = (id: string) => {
   readonly name: string;
   readonly words: string;
+  /** Of its course among those that the plan brings from. */
+  readonly place: number;
   /** It is from another than the first. */
   readonly isOther: boolean;
 };
 
-const NOWHERE = { name: '', words: '', isOther: false };
+const NOWHERE = { name: '', words: '', place: 0, isOther: false };
 
 /** @param nameOf  the name of a course that the plan brings from */
 export function placesFrom({ sources, origins, others }: Joined, nameOf: (course: string) => string): FromOf {
@@ -17,7 +19,8 @@ export function placesFrom({ sources, origins, others }: Joined, nameOf: (course
     if (origin === undefined) return NOWHERE;
     const name = nameOf(origin.course);
     const also = (others.get(id) ?? []).map(({ course }) => nameOf(course));
-    const isOther = origin.course !== sources[0]!.course.id;
-    return { name, words: also.length === 0 ? name : `${name}, also ${also.join(', ')}`, isOther };
+    const place = sources.findIndex(({ course }) => course.id === origin.course);
+    const words = also.length === 0 ? name : `${name}, also ${also.join(', ')}`;
+    return { name, words, place, isOther: place > 0 };
   };
 }

@@ -77,11 +77,12 @@ function coveredBy({ items }: Snapshot): (at: number) => number[] {
 }
 
 /** Under which heading things stand when they stand by source. */
-const SHELL_ITSELF = 'the shell’s own';
+const SHELL_ITSELF = { name: 'the shell’s own', place: Infinity };
+const ONLY_SOURCE = { name: '', place: 0 };
 const sourceBy =
   (fromOf: FromOf | undefined) =>
-  ({ id }: Pick<SnapshotItem, 'id'>): string =>
-    fromOf?.(id).name ?? '';
+  ({ id }: Pick<SnapshotItem, 'id'>) =>
+    fromOf?.(id) ?? ONLY_SOURCE;
 
 const nameOnly = (from: ReturnType<FromOf> | undefined): RowBase['from'] =>
   from === undefined ? undefined : { words: from.name, isOther: from.isOther };

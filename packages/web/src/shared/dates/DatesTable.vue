@@ -45,12 +45,6 @@ const editing = ref<string | null>(null);
 
 const rowId = (index: number): string => `date-row-${index}`;
 
-/** @returns the row that it came to */
-function go(to: number): number {
-  const index = Math.max(0, Math.min(dates.length - 1, to));
-  focused.value = index;
-  return index;
-}
 watch(focused, (index) => void nextTick(() => reveal(index)));
 
 function edit(): void {
@@ -81,7 +75,7 @@ const { pressed, pasted } = useTableHands({
   focused: () => focused.value,
   isFree: () => movable && editing.value === null,
   movable: () => movable,
-  go,
+  go: (index) => void (focused.value = index),
   edit,
   extend: (index, from) => emit('extend', index, from),
   toggle: (index) => emit('toggle', index),

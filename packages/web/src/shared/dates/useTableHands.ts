@@ -1,4 +1,5 @@
 import type { Ref } from 'vue';
+import { rowByKey } from '../rowByKey.js';
 
 interface Table {
   readonly scroller: Readonly<Ref<HTMLElement | null>>;
@@ -7,8 +8,7 @@ interface Table {
   readonly movable: () => boolean;
   /** Nothing is being edited, and dates may be moved. */
   readonly isFree: () => boolean;
-  /** Goes to a row, as far as there is one; returns where it came to. */
-  readonly go: (index: number) => number;
+  readonly go: (index: number) => void;
   readonly edit: () => void;
   readonly extend: (index: number, from: number) => void;
   readonly toggle: (index: number) => void;
@@ -21,16 +21,10 @@ export function useTableHands(table: Table) {
   function pressed(event: KeyboardEvent): void {
     if (event.target !== table.scroller.value) return;
     const from = table.focused();
-    const moves: Record<string, number> = {
-      ArrowDown: from + 1,
-      ArrowUp: from - 1,
-      Home: 0,
-      End: table.length() - 1,
-    };
-    const to = moves[event.key];
+    const to = rowByKey(event.key, from, table.length());
     if (to !== undefined) {
-      const index = table.go(to);
-      if (event.shiftKey && table.movable()) table.extend(index, from);
+      table.go(to);
+      if (event.shiftKey && table.movable()) table.extend(to, from);
     } else if (event.key === 'Enter') table.edit();
     else if (event.key === ' ' && table.movable()) table.toggle(from);
     else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && table.movable()) table.all();
