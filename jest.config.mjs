@@ -29,6 +29,7 @@ const project = (name) => ({
     '^@yarin/core$': source('core/src/index.ts'),
     '^@yarin/core/schemas$': source('core/src/schemas/index.ts'),
     '^@yarin/formats$': source('formats/src/index.ts'),
+    '^@yarin/formats/(.*)$': source('formats/src/$1.ts'),
   },
 });
 

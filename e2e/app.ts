@@ -3,6 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, type Page } from '@playwright/test';
 
 const project = fileURLToPath(new URL('..', import.meta.url));
@@ -66,4 +67,13 @@ export async function signIn(page: Page, app: RunningApp, name = 'Ines Marant'):
 export async function openPlan(page: Page, shell = 'ECO 214-02'): Promise<void> {
   await page.getByRole('button', { name: `Open the plan of ${shell}` }).click();
   await page.getByRole('button', { name: /^Bring \d+ things/ }).waitFor();
+}
+
+/** What axe finds on the page that is serious or critical, with where. */
+export async function seriousIn(page: Page): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
+  const { violations } = await axe.analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
 }

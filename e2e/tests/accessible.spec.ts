@@ -1,14 +1,4 @@
-import { AxeBuilder } from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { expect, openPlan, signIn, test } from '../app.js';
-
-/** What axe finds that is serious or critical, with where. */
-async function seriousIn(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
-}
+import { expect, openPlan, seriousIn, signIn, test } from '../app.js';
 
 test('axe finds nothing serious on any screen', async ({ browser, app }) => {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();

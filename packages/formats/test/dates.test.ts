@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { PreviewDate } from '@yarin/core';
-import { readDateSheet, writeDateSheet } from '../src/dateSheet.js';
-import { readDateCells, type DateReading } from '../src/readDateCells.js';
+import { writeDateSheet } from '../src/writeDateSheet.js';
+import { readDateCells, readDateSheet, type DateReading } from '../src/writtenDates.js';
 import { writeCalendarFile } from '../src/writeCalendarFile.js';
 
 const SPRING: DateReading = { dayFirst: false, firstDay: '2027-01-11', lastDay: '2027-05-07' };

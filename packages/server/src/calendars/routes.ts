@@ -19,15 +19,7 @@ import {
   termDraftSchema,
   termEditSchema,
 } from '@yarin/core/schemas';
-import {
-  holidayCountries,
-  holidayRegions,
-  publicHolidays,
-  readCalendarFile,
-  readClosureList,
-  readMeetingFile,
-  writeTermFile,
-} from '@yarin/formats';
+import { readCalendarFile, readMeetingFile, writeTermFile } from '@yarin/formats';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { CourseRow } from '../database/entities/course.js';
@@ -115,23 +107,26 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
     return times;
   }
 
-  router.get('/holidays', (request, response) => {
+  router.get('/holidays', async (request, response) => {
+    const { holidayCountries, holidayRegions } = await import('@yarin/formats/publicHolidays');
     const { country } = request.query;
     response.json({
       countries: holidayCountries(),
       regions: typeof country === 'string' && country !== '' ? holidayRegions(country) : [],
     });
   });
-  router.get('/holidays/days', (request, response) => {
+  router.get('/holidays/days', async (request, response) => {
+    const { holidayCountries, publicHolidays } = await import('@yarin/formats/publicHolidays');
     const { country = '', region = '', from = '', to = '' } = request.query as Record<string, string>;
     if (!holidayCountries().some(({ code }) => code === country)) throw unusable('Choose one of the countries.');
     refuseImpossible(from, to);
     response.json({ closures: publicHolidays(country, String(region), from, to), unread: [] });
   });
-  router.post('/closures', (request, response) => {
+  router.post('/closures', async (request, response) => {
     const { as, text, firstDay, lastDay, timeZone } = checkClosures(request.body);
     refuseImpossible(firstDay, lastDay);
     const span = { from: firstDay, to: lastDay, timeZone };
+    const { readClosureList } = await import('@yarin/formats/writtenDates');
     response.json(as === 'list' ? readClosureList(text, firstDay) : orRefuse(readCalendarFile(text, span)));
   });
 

@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import type { CourseSummary, PreviewDate } from '@yarin/core';
-import { readDateCells, readDateSheet, writeCalendarFile, writeDateSheet, type DateReading } from '@yarin/formats';
+import { writeCalendarFile, writeDateSheet } from '@yarin/formats';
+import type { DateReading } from '@yarin/formats/writtenDates';
 import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { timesOf } from '../calendars/calendarStore.js';
@@ -71,11 +72,13 @@ export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds)
   router.post('/plans/:id/dates/sheet', async (request, response) => {
     const { text } = checkSheet(request.body);
     const { dates, reading: how } = await datesOf(request);
+    const { readDateSheet } = await import('@yarin/formats/writtenDates');
     response.json(readDateSheet(text, dates, how));
   });
   router.post('/plans/:id/dates/cells', async (request, response) => {
     const { cells } = checkCells(request.body);
     const { reading: how } = await datesOf(request);
+    const { readDateCells } = await import('@yarin/formats/writtenDates');
     response.json({
       read: readDateCells(cells, how).map((result) =>
         result.ok ? { at: result.value } : { problem: result.problems[0]!.message },
