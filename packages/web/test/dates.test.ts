@@ -10,6 +10,7 @@ import {
 } from '@yarin/core';
 import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
+import { narrowRules } from '../src/plan/when/narrowRules.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
 import { along, byDays, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
 import { workOf, workWords } from '../src/plan/when/workWords.js';
@@ -130,6 +131,12 @@ describe('what is decided about dates', () => {
     goOtherwise('byItem', [a, date('b-due', null)], { rule: 'clear' }, 'clear');
     backToRule([a]);
     expect(decisions.value.byHand).toEqual({ 'b-due': '2027-02-21T10:00' });
+    expect(decisions.value.policy!.byItem).toEqual({ b: { rule: 'clear' } });
+  });
+  it('the rules of many are taken away in one step', () => {
+    const { decisions, goOtherwise, takeRulesAway } = aPlan();
+    goOtherwise('byItem', [a, date('b-due', null), date('c-due', null)], { rule: 'clear' }, 'clear');
+    takeRulesAway('first', 'byItem', ['a', 'c'], 'as the rest');
     expect(decisions.value.policy!.byItem).toEqual({ b: { rule: 'clear' } });
   });
   it('without a policy a course goes as proposed again, and the others keep theirs', () => {
@@ -267,4 +274,42 @@ it('after a run dates stand beside those that they came from, one for each secti
     ['due@B', '02-02', '02-01', 'B'],
     ['late', '02-06', '02-05', undefined],
   ]);
+});
+
+describe('rules of their own, in words', () => {
+  const titles: Readonly<Record<string, string>> = {
+    q1: 'Quiz 1',
+    q2: 'Quiz 2',
+    q3: 'Quiz 3',
+    q4: 'Quiz 4',
+    u: 'Unit 2',
+  };
+  const said = (policy: PlanPolicy) => narrowRules(policy, (id) => titles[id]).map(({ words }) => words);
+
+  it('few things stand one by one, then units and kinds', () => {
+    const policy: PlanPolicy = {
+      rule: 'week',
+      byItem: { q1: { rule: 'clear' }, gone: { rule: 'clear' }, q2: { landing: 'stay' } },
+      byUnit: { u: { rule: 'keep' } },
+      byKind: { quiz: { rule: 'clear' } },
+    };
+    expect(said(policy)).toEqual([
+      'Quiz 1: no date',
+      'a thing that is gone: no date',
+      'Quiz 2: the same teaching week',
+      'Unit 2: where they were',
+      'all quizzes: no date',
+    ]);
+  });
+  it('many things with the same rule are one line, and go back together', () => {
+    const clear = { rule: 'clear' as const };
+    const rules = narrowRules(
+      { byItem: { q1: clear, q2: clear, x: { rule: 'keep' }, q3: clear, q4: clear } },
+      (id) => titles[id],
+    );
+    expect(rules).toEqual([
+      { reach: 'byItem', keys: ['q1', 'q2', 'q3', 'q4'], words: 'Quiz 1, Quiz 2 and 2 more: no date' },
+      { reach: 'byItem', keys: ['x'], words: 'a thing that is gone: where they were' },
+    ]);
+  });
 });

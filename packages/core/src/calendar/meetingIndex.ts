@@ -39,13 +39,19 @@ export function countingPattern(pattern: readonly Meeting[], series: string | un
 /** Lists the class meetings of a term: on open days that are no exam days, a swapped day as what it runs as. */
 export function indexMeetings(calendar: CalendarIndex, pattern: readonly Meeting[]): MeetingIndex {
   const lists = new Map<string | undefined, MeetingList>();
+  const listOf = (series: string | undefined): MeetingList => {
+    let list = lists.get(series);
+    if (list === undefined) lists.set(series, (list = listMeetings(calendar, countingPattern(pattern, series))));
+    return list;
+  };
+  // Asked for every moment, and mostly for the same series as before.
+  let last: { readonly series: string | undefined; readonly list: MeetingList } | undefined;
   return {
     pattern,
     all: listMeetings(calendar, pattern),
     counting(series) {
-      let list = lists.get(series);
-      if (list === undefined) lists.set(series, (list = listMeetings(calendar, countingPattern(pattern, series))));
-      return list;
+      if (last === undefined || last.series !== series) last = { series, list: listOf(series) };
+      return last.list;
     },
   };
 }

@@ -29,6 +29,18 @@ interface Dating {
 
 type Dated = Pick<PreviewDate, 'item' | 'kind'>;
 
+/** A policy with one rule for all of these, or with none of their own. */
+function withRule(
+  policy: PlanPolicy,
+  reach: Reach,
+  keys: ReadonlySet<string>,
+  rule: NarrowPolicy | undefined,
+): PlanPolicy {
+  const others = Object.entries(policy[reach] ?? {}).filter(([key]) => !keys.has(key));
+  const these = rule === undefined ? [] : [...keys].map((key) => [key, rule] as const);
+  return { ...policy, [reach]: Object.fromEntries<NarrowPolicy>([...others, ...these]) };
+}
+
 /** Everything that a person decides about dates: by hand, by another rule for all or for some, and what is fine as it is. */
 export function usePlanDates({ decisions, decide, policies, first, courseOf, unitOf }: Dating) {
   function setByHand(dates: Readonly<Record<string, string>>, what?: string): void {
@@ -81,16 +93,18 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
 
   /** The policies with a rule for some things, or without one; by course. */
   function narrowed(reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined): Record<string, PlanPolicy> {
-    const next: Record<string, PlanPolicy> = {};
+    const keys = new Map<string, Set<string>>();
     for (const date of dates) {
-      const course = courseOf(date.item);
       const key = keyOf(reach, date);
       if (key === undefined) continue;
-      const policy = next[course] ?? policies.value[course]!;
-      const { [key]: _, ...others } = policy[reach] ?? {};
-      next[course] = { ...policy, [reach]: rule === undefined ? others : { ...others, [key]: rule } };
+      const course = courseOf(date.item);
+      const ofCourse = keys.get(course);
+      if (ofCourse === undefined) keys.set(course, new Set([key]));
+      else ofCourse.add(key);
     }
-    return next;
+    return Object.fromEntries(
+      [...keys].map(([course, ofCourse]) => [course, withRule(policies.value[course]!, reach, ofCourse, rule)]),
+    );
   }
 
   const goOtherwise = (reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined, what: string): void =>
@@ -105,20 +119,19 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
     decide({ ...change, byHand }, `give ${count(ids.size, 'date')} back to the rule`);
   }
 
-  /** Takes one rule of some things away again. */
-  function takeRuleAway(course: string, reach: Reach, key: string, what: string): void {
-    const { [key]: _, ...others } = policies.value[course]?.[reach] ?? {};
-    decidePolicy(course, { ...policies.value[course], [reach]: others }, what);
-  }
+  /** Takes the rules of some things away again. */
+  const takeRulesAway = (course: string, reach: Reach, keys: readonly string[], what: string): void =>
+    decidePolicy(course, withRule(policies.value[course]!, reach, new Set(keys), undefined), what);
 
   /** Sets something for works beside their dates; `undefined` leaves them as the old course has them. */
   function setWork(items: readonly string[], change: WorkSet | undefined, what: string): void {
     const before = decisions.value.sets ?? {};
-    const others = Object.entries(before).filter(([item]) => !items.includes(item));
+    const set = new Set(items);
+    const others = Object.entries(before).filter(([item]) => !set.has(item));
     const these = change === undefined ? [] : items.map((item) => [item, { ...before[item], ...change }] as const);
     const sets = Object.fromEntries<WorkSet>([...others, ...these]);
     decide({ sets }, what);
   }
 
-  return { setWork, setByHand, settle, settleBy, setMap, decidePolicy, goOtherwise, backToRule, takeRuleAway };
+  return { setWork, setByHand, settle, settleBy, setMap, decidePolicy, goOtherwise, backToRule, takeRulesAway };
 }
