@@ -117,8 +117,8 @@ const { findings, suggestion } = await groundOn(manager, await readSides(manager
 const versionOf = async (id: string): Promise<number> =>
   (await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [id]))[0]!.version;
 
-const ratios: number[] = [];
-for (let round = 0; round < ROUNDS; round++) {
+const doer = { personId: 'p', forPersonId: null };
+async function bringAs(runId: string): Promise<number> {
   const known = {
     sourceVersion: await versionOf('old'),
     shellVersion: await versionOf('new'),
@@ -126,15 +126,33 @@ for (let round = 0; round < ROUNDS; round++) {
     policy: suggestion.proposed.policy,
   };
   const begun = performance.now();
-  const outcome = await run(bring, {
-    runId: `run${round}`,
-    planId: 'plan',
-    doer: { personId: 'p', forPersonId: null },
-    at: AT,
-    known: { old: known },
-  });
-  const brought = performance.now() - begun;
-  if (outcome.outcome !== 'brought') throw new Error('nothing was brought');
+  const { outcome } = await run(bring, { runId, planId: 'plan', doer, at: AT, known: { old: known } });
+  if (outcome !== 'brought') throw new Error('nothing was brought');
+  return performance.now() - begun;
+}
+async function takenBack(runId: string): Promise<number> {
+  const begun = performance.now();
+  await run(takeBack, { runId, doer, at: AT });
+  return performance.now() - begun;
+}
+
+/** Everything changes in the old course; that is brought up to date in the new one, and taken back. */
+async function again(raw: number): Promise<void> {
+  await manager.query(
+    `UPDATE item SET title = title || '.', content_hash = hex(randomblob(16)) WHERE course_id = 'old'`,
+  );
+  await manager.query(`UPDATE course SET version = version + 1 WHERE id = 'old'`);
+  const updated = await bringAs('again');
+  const back = await takenBack('again');
+  console.log(
+    `bring all ${THINGS} up to date: ${updated.toFixed(0)} ms, ratio ${(updated / raw).toFixed(2)}; take that back: ${back.toFixed(0)} ms, ratio ${(back / raw).toFixed(2)}`,
+  );
+}
+
+const ratios: number[] = [];
+let lastRaw = 0;
+for (let round = 0; round < ROUNDS; round++) {
+  const brought = await bringAs(`run${round}`);
   const rows = new Map<string, Record<string, unknown>[]>();
   let count = 0;
   for (const table of TABLES) {
@@ -142,8 +160,10 @@ for (let round = 0; round < ROUNDS; round++) {
     rows.set(table, all);
     count += all.length;
   }
-  await run(takeBack, { runId: `run${round}`, doer: { personId: 'p', forPersonId: null }, at: AT });
+  if (round === ROUNDS - 1) await again(lastRaw);
+  await takenBack(`run${round}`);
   const raw = await rawInsert(rows, manager);
+  lastRaw = raw;
   for (const table of TABLES) await manager.query(`DELETE FROM ${table} WHERE course_id = 'new'`);
   ratios.push(brought / raw);
   console.log(

@@ -37,7 +37,8 @@ export async function indexCourses(manager: EntityManager, courseIds?: readonly 
     rows.flatMap(({ findId }) => findId ?? []),
   );
   await manager.query(
-    `UPDATE course SET find_id = fresh.value->>'findId' FROM json_each(?) AS fresh WHERE course.id = fresh.value->>'id'`,
+    `WITH fresh AS MATERIALIZED (SELECT value->>'id' AS id, value->>'findId' AS find_id FROM json_each(?))
+     UPDATE course SET find_id = fresh.find_id FROM fresh WHERE course.id = fresh.id`,
     [JSON.stringify(indexed)],
   );
   await manager.query(

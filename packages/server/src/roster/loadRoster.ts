@@ -209,11 +209,12 @@ async function loadTeaching(manager: EntityManager, { classes, teaching }: Roste
     `SELECT course_staff.course_id AS courseId, course_staff.person_id AS personId, course_staff.role, ${SHOWN}
        FROM course_staff JOIN person ON person.id = course_staff.person_id JOIN course ON course.id = course_staff.course_id
       WHERE course_staff.course_id IN (SELECT value FROM json_each(?))
-        AND NOT EXISTS (SELECT 1 FROM json_each(?) WHERE value->>'classId' = course_staff.course_id AND value->>'personId' = course_staff.person_id)`,
+        AND (course_staff.course_id, course_staff.person_id) NOT IN (SELECT value->>'classId', value->>'personId' FROM json_each(?))`,
     [ids, rows],
   );
   await manager.query(
-    `DELETE FROM course_staff WHERE EXISTS (SELECT 1 FROM json_each(?) WHERE value->>'courseId' = course_id AND value->>'personId' = person_id)`,
+    `DELETE FROM course_staff
+      WHERE (course_id, person_id) IN (SELECT value->>'courseId', value->>'personId' FROM json_each(?))`,
     [JSON.stringify(left)],
   );
   await manager.query(

@@ -119,13 +119,14 @@ export async function replaceItems(
   if (changed.length === 0) return;
   const rows = rowsOf(changed, sourceId);
   await manager.query(
-    `UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
+    `WITH landing AS MATERIALIZED (SELECT value FROM json_each(?))
+     UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
             points = ${TAKEN_OVER.points}, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
             edited_at = coalesce(old.edited_at, ?), version = item.version + 1
-       FROM json_each(?) AS landing CROSS JOIN item AS old
+       FROM landing CROSS JOIN item AS old
             ON old.course_id = coalesce(landing.value->>'course', ?) AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,
-    [at, rows, sourceId, destinationId],
+    [rows, at, sourceId, destinationId],
   );
   await removeHanging(
     manager,

@@ -16,21 +16,25 @@ export async function storedItems(
       `SELECT * FROM ${table} WHERE course_id = ? AND ${key} IN (SELECT value FROM json_each(?)) ORDER BY rowid`,
       [courseId, wanted],
     );
-  const [items, moments, links] = [
-    await rows('item', 'key'),
-    await rows('moment', 'item_key'),
-    await rows('item_link', 'from_key'),
-  ];
+  const items = await rows('item', 'key');
+  const momentsOf = grouped(await rows('moment', 'item_key'), 'item_key');
+  const linksOf = grouped(await rows('item_link', 'from_key'), 'from_key');
   return new Map(
-    items.map((item) => [
-      item.key as string,
-      {
-        item,
-        moments: moments.filter(({ item_key }) => item_key === item.key),
-        links: links.filter(({ from_key }) => from_key === item.key),
-      },
-    ]),
+    items.map((item) => {
+      const key = item.key as string;
+      return [key, { item, moments: momentsOf.get(key) ?? [], links: linksOf.get(key) ?? [] }];
+    }),
   );
+}
+
+function grouped(rows: readonly Row[], column: string): ReadonlyMap<unknown, readonly Row[]> {
+  const groups = new Map<unknown, Row[]>();
+  for (const row of rows) {
+    const group = groups.get(row[column]);
+    if (group === undefined) groups.set(row[column], [row]);
+    else group.push(row);
+  }
+  return groups;
 }
 
 /** Removes the moments and links that hang on items. */
@@ -46,16 +50,16 @@ export async function removeHanging(manager: EntityManager, courseId: string, ke
     ]);
 }
 
-/** Puts rows back as they were, column by column. */
+/** Puts rows of a table back as they were, column by column, in their order. */
 export async function putBack(manager: EntityManager, table: string, rows: readonly Row[]): Promise<void> {
-  for (const row of rows) {
-    const columns = Object.keys(row);
-    await manager.query(
-      `INSERT OR REPLACE INTO ${table} (${columns.map((column) => `"${column}"`).join(', ')})
-       VALUES (${columns.map(() => '?').join(', ')})`,
-      Object.values(row),
-    );
-  }
+  const [first] = rows;
+  if (first === undefined) return;
+  const columns = Object.keys(first);
+  await manager.query(
+    `INSERT OR REPLACE INTO ${table} (${columns.map((column) => `"${column}"`).join(', ')})
+     SELECT ${columns.map((column) => `value->>'${column}'`).join(', ')} FROM json_each(?)`,
+    [JSON.stringify(rows)],
+  );
 }
 
 /** How many rows of each sort of learner data a course has. */

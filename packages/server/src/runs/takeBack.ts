@@ -68,26 +68,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
     JSON.stringify(aliased),
   ]);
   await manager.query('DELETE FROM lineage WHERE run_id = ?', [runId]);
-  for (const each of run.operations) {
-    if (each.op !== 'changed' && each.op !== 'takenOut') continue;
-    const { item, moments, links } = each.before;
-    await removeHanging(manager, course, [each.key]);
-    await putBack(manager, 'item', [item]);
-    await putBack(manager, 'moment', moments);
-    await putBack(manager, 'item_link', links);
-    if (each.op === 'changed' && each.lineageBefore !== undefined)
-      await manager.query(
-        'UPDATE lineage SET source_hash = ?, landed_hash = ?, landed_version = ? WHERE course_id = ? AND source_course_id = ? AND item_key = ?',
-        [
-          each.lineageBefore.sourceHash,
-          each.lineageBefore.landedHash,
-          each.lineageBefore.landedVersion ?? 1,
-          course,
-          sourceOf(each),
-          each.key,
-        ],
-      );
-  }
+  await restore(manager, run);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [course]);
   await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });
   await noteDeed(manager, doer, { courseId: course, at, what: `took back ${run.counts.things} things` });
@@ -95,6 +76,35 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async ({ man
 };
 
 const wrote = (op: RunOperation['op']): boolean => op === 'added' || op === 'changed';
+
+/** What a run changed or took out stands as it did, and what was noted of it. */
+async function restore(manager: EntityManager, { destinationId, sourceId, operations }: RunRow): Promise<void> {
+  const before = operations.flatMap((each) => (each.op === 'changed' || each.op === 'takenOut' ? [each.before] : []));
+  await removeHanging(
+    manager,
+    destinationId,
+    before.map(({ item }) => item.key as string),
+  );
+  for (const [table, rows] of [
+    ['item', before.map(({ item }) => item)],
+    ['moment', before.flatMap(({ moments }) => moments)],
+    ['item_link', before.flatMap(({ links }) => links)],
+  ] as const)
+    await putBack(manager, table, rows);
+  const noted = operations.flatMap((each) =>
+    each.op === 'changed' && each.lineageBefore !== undefined
+      ? [{ ...each.lineageBefore, source: each.source ?? sourceId, from: each.from }]
+      : [],
+  );
+  await manager.query(
+    `WITH noted AS MATERIALIZED (SELECT value->>'source' AS source, value->>'from' AS source_key, value FROM json_each(?))
+     UPDATE lineage SET source_hash = noted.value->>'sourceHash', landed_hash = noted.value->>'landedHash',
+            landed_version = coalesce(noted.value->>'landedVersion', 1)
+       FROM noted
+      WHERE lineage.course_id = ? AND lineage.source_course_id = noted.source AND lineage.source_key = noted.source_key`,
+    [JSON.stringify(noted), destinationId],
+  );
+}
 
 /** What a later run brought up to date is taken back first: the inverse of a run holds for what it left. */
 async function refuseUnderLaterRun(manager: EntityManager, run: RunRow, touched: string): Promise<void> {

@@ -6,7 +6,8 @@ import { usePlanStore } from './planStore.js';
 const { knot } = defineProps<{ knot: string }>();
 const plan = usePlanStore();
 
-const KEYS: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
+type Keys = readonly (readonly [key: string, what: string])[];
+const KEYS: Readonly<Record<string, Keys>> = {
   '': [
     ['w', 'What'],
     ['n', 'When'],
@@ -32,6 +33,15 @@ const KEYS: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
     ['?', 'keys'],
   ],
 };
+
+/** Dates that were brought are only looked at. */
+const LOOKING: Keys = [
+  ['w', 'What'],
+  ['l', 'Left over'],
+  ['Esc', 'the plan'],
+  ['?', 'keys'],
+];
+const keys = computed(() => (knot === 'when' && plan.isDone ? LOOKING : KEYS[knot]));
 
 const words = computed(() => {
   const { toWrite } = plan.preview!;
@@ -66,7 +76,7 @@ const words = computed(() => {
       >
     </span>
     <span class="keys">
-      <span v-for="[key, what] in KEYS[knot]" :key="key"
+      <span v-for="[key, what] in keys" :key="key"
         ><kbd>{{ key }}</kbd> {{ what }}</span
       >
     </span>

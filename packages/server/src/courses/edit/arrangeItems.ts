@@ -75,10 +75,11 @@ export const placeItem: Command<ItemMove, void> = async ({ manager }, move) => {
     ...neighbours.slice(at).map((each) => each.key),
   ];
   await manager.query(
-    `UPDATE item SET position = placed.key + 1,
+    `WITH placed AS MATERIALIZED (SELECT key, value FROM json_each(?))
+     UPDATE item SET position = placed.key + 1,
             parent_key = CASE WHEN item.key = ? THEN ? ELSE item.parent_key END
-       FROM json_each(?) AS placed WHERE item.course_id = ? AND item.key = placed.value`,
-    [key, parent, JSON.stringify(order), courseId],
+       FROM placed WHERE item.course_id = ? AND item.key = placed.value`,
+    [JSON.stringify(order), key, parent, courseId],
   );
   await courseChanged(manager, move, `moved “${item.title}”`, key);
 };

@@ -85,15 +85,15 @@ export const moveMoments: Command<MomentMoves, { readonly before: Record<string,
     return [{ key: item.id, hash: contentHash({ ...item, moments }, item.bodyHash, nativeHash) }];
   });
   await manager.query(
-    `UPDATE moment SET at = (SELECT value FROM json_each(?) WHERE key = moment.key)
-      WHERE course_id = ? AND key IN (SELECT key FROM json_each(?))`,
-    [JSON.stringify(moves), courseId, JSON.stringify(moves)],
+    `WITH moves AS MATERIALIZED (SELECT key, value FROM json_each(?))
+     UPDATE moment SET at = moves.value FROM moves WHERE moment.course_id = ? AND moment.key = moves.key`,
+    [JSON.stringify(moves), courseId],
   );
   await manager.query(
-    `UPDATE item SET content_hash = changed.hash, edited_at = ?, edited_by = ?, version = version + 1
-       FROM (SELECT value->>'key' AS key, value->>'hash' AS hash FROM json_each(?)) AS changed
-      WHERE item.course_id = ? AND item.key = changed.key`,
-    [at, doer.personId, JSON.stringify(changed), courseId],
+    `WITH changed AS MATERIALIZED (SELECT value->>'key' AS key, value->>'hash' AS hash FROM json_each(?))
+     UPDATE item SET content_hash = changed.hash, edited_at = ?, edited_by = ?, version = version + 1
+       FROM changed WHERE item.course_id = ? AND item.key = changed.key`,
+    [JSON.stringify(changed), at, doer.personId, courseId],
   );
   const count = Object.keys(before).length;
   await courseChanged(

@@ -45,7 +45,12 @@ const editing = ref<string | null>(null);
 
 const rowId = (index: number): string => `date-row-${index}`;
 
-watch(focused, (index) => void nextTick(() => reveal(index)));
+/** The row that is being scrolled to already, with some before it. */
+let isShown = -1;
+watch(focused, (index) => {
+  if (index !== isShown) void nextTick(() => reveal(index));
+  isShown = -1;
+});
 
 function edit(): void {
   const date = dates[focused.value];
@@ -54,6 +59,7 @@ function edit(): void {
 }
 /** Scrolls so that a row stands near the top, with some before it. */
 function showFrom(index: number): void {
+  isShown = index;
   focused.value = index;
   void nextTick(() => scrollTo((index - ROWS_BEFORE) * ROW));
 }
