@@ -183,6 +183,7 @@ test('after the run: a storm moves everything from week 7 on by two days in one 
   await page.getByRole('button', { name: 'many at once' }).click();
   await page.getByRole('spinbutton', { name: 'From which teaching week on' }).fill('7');
   await page.getByRole('button', { name: 'on', exact: true }).click();
+  await expect(page.getByRole('checkbox', { checked: true }).nth(7)).toBeInViewport();
   await page.getByRole('spinbutton', { name: 'How many days later' }).fill('2');
   await page.getByRole('button', { name: 'days later' }).click();
   const first = row(page, /^Choose .* Lab 7: .* opens Tue 23 Feb 08:00 set by hand Thu 25 Feb 08:00/).first();
@@ -331,5 +332,11 @@ test('2,000 dates by keyboard: from doubt to doubt, set by hand, to the end, all
   await all.getByRole('button', { name: 'days later' }).click();
   await expect(row(page, /Fri 7 May/).last()).toBeInViewport();
   await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByRole('link', { name: /^When 1972 dates, 1 doubt/ })).toBeVisible();
+
+  // A rule of their own for all of them is one line.
+  await all.getByRole('button', { name: 'clear' }).click();
+  await expect(row(page, /no date cleared/).last()).toBeInViewport();
+  await page.getByRole('button', { name: /and 1970 more: no date, as the rest again$/ }).click();
   await expect(page.getByRole('link', { name: /^When 1972 dates, 1 doubt/ })).toBeVisible();
 });

@@ -2,6 +2,7 @@
 import { momentWords, ROLE_WORDS } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { doubtsWords } from '../calendars/effectWords.js';
+import LongList from '../shared/LongList.vue';
 import { count } from '../shared/words.js';
 import { usePlanStore } from './planStore.js';
 
@@ -9,7 +10,6 @@ import { usePlanStore } from './planStore.js';
 const plan = usePlanStore();
 const change = computed(() => plan.view!.calendarChange);
 const isOpen = ref(false);
-const MOST_DATES = 200;
 </script>
 
 <template>
@@ -24,15 +24,16 @@ const MOST_DATES = 200;
       </button>
       <button v-if="plan.view!.right.may" class="plain-link seen" @click="plan.see">seen</button>
     </p>
-    <ul v-if="isOpen" class="small">
-      <li v-for="date in change.dates.slice(0, MOST_DATES)" :key="date.id">
-        <span>{{ date.title }}</span>
-        <span class="quiet">{{ ROLE_WORDS[date.role] }}</span>
-        <span class="quiet">{{ date.was === null ? 'no date' : momentWords(date.was) }}</span>
-        <span>{{ date.is === null ? 'no date' : momentWords(date.is) }}</span>
-      </li>
-      <li v-if="change.dates.length > MOST_DATES" class="quiet">and {{ change.dates.length - MOST_DATES }} more</li>
-    </ul>
+    <LongList v-if="isOpen" class="small" :rows="change.dates" label="Dates that move">
+      <template #default="{ row: date }">
+        <span class="row">
+          <span>{{ date.title }}</span>
+          <span class="quiet">{{ ROLE_WORDS[date.role] }}</span>
+          <span class="quiet">{{ date.was === null ? 'no date' : momentWords(date.was) }}</span>
+          <span>{{ date.is === null ? 'no date' : momentWords(date.is) }}</span>
+        </span>
+      </template>
+    </LongList>
   </section>
 </template>
 
@@ -52,17 +53,14 @@ b {
   margin-left: 10px;
 }
 
-ul {
-  list-style: none;
-  max-height: 180px;
-  margin: 6px 0 0;
-  padding: 0;
-  overflow: auto;
-}
-
-li {
+.row {
   display: grid;
   grid-template-columns: 280px 70px 140px 140px;
   gap: 12px;
+}
+
+.row > :first-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 </style>

@@ -2,17 +2,20 @@
 import { momentWords, ROLE_WORDS, type Redated } from '@yarin/core';
 import { computed, ref } from 'vue';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
+import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 
 /** Where the plan would date things now; what somebody changed since it was brought is asked about, not taken. */
 const { redated } = defineProps<{ redated: Redated }>();
 const emit = defineEmits<{ take: [moves: Moves]; done: [] }>();
 
-const wanted = ref(new Set(redated.dates.filter(({ touched }) => !touched).map(({ id }) => id)));
+const idsOf = (dates: Redated['dates']): Set<string> => new Set(dates.map(({ id }) => id));
+const untouched = redated.dates.filter((date) => !date.touched);
+const wanted = ref(idsOf(untouched));
 const moves = computed((): Moves =>
   Object.fromEntries(redated.dates.filter(({ id }) => wanted.value.has(id)).map(({ id, would }) => [id, would])),
 );
-const touched = computed(() => redated.dates.filter((date) => date.touched).length);
+const touched = redated.dates.length - untouched.length;
 function toggle(id: string): void {
   const next = new Set(wanted.value);
   if (!next.delete(id)) next.add(id);
@@ -41,19 +44,25 @@ function toggle(id: string): void {
           take {{ wanted.size }} over
         </button>
         · <button class="plain-link" @click="emit('done')">leave it</button>
+        <template v-if="touched > 0">
+          · choose <button class="plain-link" @click="wanted = idsOf(redated.dates)">all</button> or
+          <button class="plain-link" @click="wanted = idsOf(untouched)">what nobody changed</button>
+        </template>
       </p>
-      <ul>
-        <li v-for="date in redated.dates" :key="date.id">
-          <label class="choice">
-            <input type="checkbox" :checked="wanted.has(date.id)" @change="toggle(date.id)" />
-            {{ date.title }}
-          </label>
-          <span class="quiet">{{ ROLE_WORDS[date.role] }}</span>
-          <span class="quiet">{{ momentWords(date.is) }}</span>
-          <span>{{ momentWords(date.would) }}</span>
-          <span v-if="date.touched" class="doubt">changed by somebody since</span>
-        </li>
-      </ul>
+      <LongList :rows="redated.dates" label="Dates that would stand elsewhere">
+        <template #default="{ row: date }">
+          <span class="row">
+            <label class="choice">
+              <input type="checkbox" :checked="wanted.has(date.id)" @change="toggle(date.id)" />
+              {{ date.title }}
+            </label>
+            <span class="quiet">{{ ROLE_WORDS[date.role] }}</span>
+            <span class="quiet">{{ momentWords(date.is) }}</span>
+            <span>{{ momentWords(date.would) }}</span>
+            <span v-if="date.touched" class="doubt">changed by somebody since</span>
+          </span>
+        </template>
+      </LongList>
     </template>
   </section>
 </template>
@@ -66,18 +75,15 @@ function toggle(id: string): void {
   background: var(--raised);
 }
 
-ul {
-  list-style: none;
-  max-height: 200px;
-  margin: 4px 0 0;
-  padding: 0;
-  overflow: auto;
-}
-
-li {
+.row {
   display: grid;
   grid-template-columns: 300px 70px 140px 140px 1fr;
   gap: 12px;
+}
+
+.choice {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .doubt {

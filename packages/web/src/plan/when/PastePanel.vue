@@ -3,6 +3,7 @@ import { momentWords, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { readCells, type CellView } from '../../shared/api/plans.js';
 import { sentenceOf } from '../../shared/api/client.js';
+import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 
@@ -63,15 +64,17 @@ function set(): void {
       · <button class="plain-link" @click="emit('done')">leave it</button>
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <ul>
-      <li v-for="{ date, text, cell } in rows" :key="date.id">
-        <span>{{ date.title }}</span>
-        <span class="quiet">{{ date.to === null ? 'no date' : momentWords(date.to) }}</span>
-        <span v-if="cell?.problem" class="bad">{{ cell.problem }}</span>
-        <span v-else-if="cell?.at">{{ momentWords(cell.at) }}{{ cell.at === date.to ? ', as it is' : '' }}</span>
-        <span v-else class="quiet">{{ text.trim() === '' ? 'empty, stays' : '…' }}</span>
-      </li>
-    </ul>
+    <LongList :rows="rows" label="Pasted cells">
+      <template #default="{ row: { date, text, cell } }">
+        <span class="row">
+          <span>{{ date.title }}</span>
+          <span class="quiet">{{ date.to === null ? 'no date' : momentWords(date.to) }}</span>
+          <span v-if="cell?.problem" class="bad">{{ cell.problem }}</span>
+          <span v-else-if="cell?.at">{{ momentWords(cell.at) }}{{ cell.at === date.to ? ', as it is' : '' }}</span>
+          <span v-else class="quiet">{{ text.trim() === '' ? 'empty, stays' : '…' }}</span>
+        </span>
+      </template>
+    </LongList>
   </section>
 </template>
 
@@ -83,18 +86,15 @@ function set(): void {
   border-block: 1px solid var(--rule);
 }
 
-ul {
-  list-style: none;
-  max-height: 170px;
-  margin: 4px 0 0;
-  padding: 0;
-  overflow: auto;
-}
-
-li {
+.row {
   display: grid;
   grid-template-columns: 260px 150px minmax(0, 1fr);
   gap: 12px;
+}
+
+.row > :first-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .bad {

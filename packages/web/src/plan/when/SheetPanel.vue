@@ -3,6 +3,7 @@ import { ref, shallowRef } from 'vue';
 import FileField from '../../shared/FileField.vue';
 import { dateFile, readSheet, type DateSheetView } from '../../shared/api/plans.js';
 import { sentenceOf } from '../../shared/api/client.js';
+import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 
@@ -50,11 +51,11 @@ function set(changed: DateSheetView['changed']): void {
           set {{ Object.keys(sheet.changed).length }} by hand
         </button>
       </p>
-      <ul v-if="sheet.problems.length > 0">
-        <li v-for="problem in sheet.problems" :key="problem.where + problem.code" class="bad">
-          line {{ problem.where.slice(1) }}: {{ problem.message }}
-        </li>
-      </ul>
+      <LongList v-if="sheet.problems.length > 0" :rows="sheet.problems" label="Rows that could not be read">
+        <template #default="{ row: { where, message } }">
+          <span class="bad" :title="message">line {{ where.slice(1) }}: {{ message }}</span>
+        </template>
+      </LongList>
     </template>
   </section>
 </template>
@@ -65,15 +66,10 @@ function set(changed: DateSheetView['changed']): void {
   border-top: 1px solid var(--rule-faint);
 }
 
-ul {
-  list-style: none;
-  max-height: 120px;
-  margin: 4px 0 0;
-  padding: 0;
-  overflow: auto;
-}
-
 .bad {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
   color: var(--weld-ink);
 }
 
