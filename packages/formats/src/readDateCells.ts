@@ -12,6 +12,9 @@ export interface DateReading {
 
 const NUMBERS = /^\D*(\d{1,2})[/-](\d{1,2})(?:[/-]|\b)/;
 const MID_YEAR_DAYS = 182;
+const TIME = /\d:\d\d/;
+/** As this application writes them, and spreadsheets with seconds; read at once, since the parser takes a millisecond a cell. */
+const PLAIN = /^(\d{4}-\d{2}-\d{2})(?:[ T]((?:[01]\d|2[0-3]):[0-5]\d)(?::\d{2})?)?$/;
 
 /** What the numbers of a column prove about their order; `unsure` when they contradict each other. */
 function orderOf(cells: readonly string[], dayFirst: boolean): 'dayFirst' | 'monthFirst' | 'unsure' {
@@ -47,6 +50,8 @@ export function readDateCells(
   return cells.map(({ text: written, time }) => {
     const text = written.trim();
     if (text === '') return succeed(null);
+    const [plain, plainDate, plainTime = time] = PLAIN.exec(text) ?? [];
+    if (plain !== undefined && !Number.isNaN(parseDay(plainDate!))) return succeed(`${plainDate}T${plainTime}`);
     const numbers = NUMBERS.exec(text);
     if (order === 'unsure' && numbers !== null && Number(numbers[1]) <= 12 && Number(numbers[2]) <= 12)
       return problem(
@@ -58,6 +63,8 @@ export function readDateCells(
     const start = found?.start;
     if (start === undefined || !start.isCertain('day') || !start.isCertain('month'))
       return problem('noSuchDate', `“${text}” is no date that can be read; write it as 2027-02-18 23:59.`);
+    if (!start.isCertain('hour') && TIME.test(text))
+      return problem('noSuchTime', `“${text}” names a time of day that does not exist; write it as 23:59.`);
     if (more.length > 0) return problem('severalDates', `“${text}” holds several dates; give one.`);
     const date = `${start.get('year')}-${two(start.get('month'))}-${two(start.get('day'))}`;
     const day = parseDay(date);

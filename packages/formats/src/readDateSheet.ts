@@ -28,7 +28,8 @@ export function readDateSheet(text: string, dates: readonly PreviewDate[], readi
   const read = readDateCells(
     rows.map(({ cells }) => {
       const date = known.get(idOf(cells));
-      return { text: cells['will be'] ?? '', time: (date?.to ?? date?.from ?? '').slice(11) || '23:59' };
+      // Rows of no date here are told, not read.
+      return { text: (date && cells['will be']) ?? '', time: (date?.to ?? date?.from ?? '').slice(11) || '23:59' };
     }),
     reading,
   );
