@@ -106,3 +106,4 @@ export * from './api/recipes.js';
 export { addressesIn } from './words/addresses.js';
 export { findableWords, type FindableCourse, holdsWords, nearlyBegins, wordsIn } from './find/findWords.js';
 export * from './rights/rights.js';
+export { groupBy } from './groupBy.js';

@@ -1,4 +1,14 @@
-import type { Course, CourseHead, Item, Link, Mark, Moment, Snapshot, SnapshotItem } from '@yarin/core';
+import {
+  groupBy,
+  type Course,
+  type CourseHead,
+  type Item,
+  type Link,
+  type Mark,
+  type Moment,
+  type Snapshot,
+  type SnapshotItem,
+} from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { calendarOfCourse } from '../calendars/calendarStore.js';
 import { CourseRow } from '../database/entities/course.js';
@@ -69,13 +79,8 @@ function grouped<Row, Hanging>(
   rows: readonly (Row & { readonly item: string })[],
   hanging: (row: Row) => Hanging,
 ): ReadonlyMap<string, Hanging[]> {
-  const groups = new Map<string, Hanging[]>();
-  for (const row of rows) {
-    const group = groups.get(row.item);
-    if (group === undefined) groups.set(row.item, [hanging(row)]);
-    else group.push(hanging(row));
-  }
-  return groups;
+  const groups = groupBy(rows, ({ item }) => item);
+  return new Map([...groups].map(([item, group]) => [item, group.map(hanging)]));
 }
 
 const NONE: never[] = [];

@@ -1,4 +1,4 @@
-import { LEARNER_SORTS, type LearnerSort } from '@yarin/core';
+import { groupBy, LEARNER_SORTS, type LearnerSort } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import type { StoredItem } from './operations.js';
 
@@ -17,24 +17,14 @@ export async function storedItems(
       [courseId, wanted],
     );
   const items = await rows('item', 'key');
-  const momentsOf = grouped(await rows('moment', 'item_key'), 'item_key');
-  const linksOf = grouped(await rows('item_link', 'from_key'), 'from_key');
+  const momentsOf = groupBy(await rows('moment', 'item_key'), (row) => row.item_key);
+  const linksOf = groupBy(await rows('item_link', 'from_key'), (row) => row.from_key);
   return new Map(
     items.map((item) => {
       const key = item.key as string;
       return [key, { item, moments: momentsOf.get(key) ?? [], links: linksOf.get(key) ?? [] }];
     }),
   );
-}
-
-function grouped(rows: readonly Row[], column: string): ReadonlyMap<unknown, readonly Row[]> {
-  const groups = new Map<unknown, Row[]>();
-  for (const row of rows) {
-    const group = groups.get(row[column]);
-    if (group === undefined) groups.set(row[column], [row]);
-    else group.push(row);
-  }
-  return groups;
 }
 
 /** Removes the moments and links that hang on items. */

@@ -1,4 +1,5 @@
 import {
+  groupBy,
   settledAs,
   type Decisions,
   type DoubtCause,
@@ -93,17 +94,11 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
 
   /** The policies with a rule for some things, or without one; by course. */
   function narrowed(reach: Reach, dates: readonly Dated[], rule: NarrowPolicy | undefined): Record<string, PlanPolicy> {
-    const keys = new Map<string, Set<string>>();
-    for (const date of dates) {
-      const key = keyOf(reach, date);
-      if (key === undefined) continue;
-      const course = courseOf(date.item);
-      const ofCourse = keys.get(course);
-      if (ofCourse === undefined) keys.set(course, new Set([key]));
-      else ofCourse.add(key);
-    }
     return Object.fromEntries(
-      [...keys].map(([course, ofCourse]) => [course, withRule(policies.value[course]!, reach, ofCourse, rule)]),
+      [...groupBy(dates, ({ item }) => courseOf(item))].flatMap(([course, ofCourse]) => {
+        const keys = new Set(ofCourse.flatMap((date) => keyOf(reach, date) ?? []));
+        return keys.size === 0 ? [] : [[course, withRule(policies.value[course]!, reach, keys, rule)]];
+      }),
     );
   }
 

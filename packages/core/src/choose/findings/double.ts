@@ -1,5 +1,6 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
 import { plainTitle, titlesWithoutMark } from '../../course/title.js';
+import { groupBy } from '../../groupBy.js';
 import type { CourseView, Finding, FindingRule } from '../finding.js';
 
 /** The same content twice, or the title of another thing of its kind with a copy mark. */
@@ -7,11 +8,9 @@ export const double: FindingRule = ({ source }) => {
   const items = source.items.filter(({ kind }) => kind !== 'courseSettings');
   const findings = new Map<string, Finding>();
   const worth = byWorth(source);
-  for (const group of groupBy(items, sameContent)) settle(group, worth, 'the same content as', findings);
+  for (const group of groupBy(items, sameContent).values()) settle(group, worth, 'the same content as', findings);
 
-  const titled = new Map(
-    groupBy(items, (item) => titleKey(item, item.title)).map((group) => [titleKey(group[0]!, group[0]!.title), group]),
-  );
+  const titled = groupBy(items, (item) => titleKey(item, item.title));
   const copies = new Map<string, SnapshotItem[]>();
   for (const item of items) {
     const bare = titlesWithoutMark(item.title).find((title) => titled.has(titleKey(item, title)));
@@ -67,14 +66,4 @@ function settle(group: readonly SnapshotItem[], worth: Worth, words: string, fin
       default: 'leave',
       stays: stays!.id,
     });
-}
-
-function groupBy<Each>(items: readonly Each[], key: (item: Each) => string): Each[][] {
-  const groups = new Map<string, Each[]>();
-  for (const item of items) {
-    const group = groups.get(key(item));
-    if (group === undefined) groups.set(key(item), [item]);
-    else group.push(item);
-  }
-  return [...groups.values()];
 }

@@ -1,5 +1,6 @@
 import {
   FINDING_WORDS,
+  groupBy,
   KIND_SENTENCES,
   KIND_WORDS,
   KINDS,
@@ -53,7 +54,7 @@ export function grouped<Each extends SnapshotItem>(
   const inOrder = nested.map(({ item }) => item);
   if (grouping === 'source') {
     const depthOf = new Map(nested.map(({ item, depth }) => [item, depth]));
-    const groups = [...groupsOf(inOrder, (item) => sourceOf(item).name).values()];
+    const groups = [...groupBy(inOrder, (item) => sourceOf(item).name).values()];
     groups.sort(([a], [b]) => sourceOf(a!).place - sourceOf(b!).place);
     return groups.flatMap((group) =>
       under(group, { heading: sourceOf(group[0]!).name }).map((row) =>
@@ -62,12 +63,12 @@ export function grouped<Each extends SnapshotItem>(
     );
   }
   if (grouping === 'kind') {
-    const byKind = groupsOf(inOrder, ({ kind }) => kind);
+    const byKind = groupBy(inOrder, ({ kind }) => kind);
     return KINDS.flatMap((kind) =>
       under(byKind.get(kind), { heading: capital(KIND_WORDS[kind].many), says: KIND_SENTENCES[kind], kind }),
     );
   }
-  const byFinding = groupsOf(inOrder, findingOf);
+  const byFinding = groupBy(inOrder, findingOf);
   const names = Object.keys(FINDING_WORDS) as FindingName[];
   return [
     ...names.flatMap((name) => under(byFinding.get(name), { heading: capital(FINDING_WORDS[name]), finding: name })),
@@ -88,14 +89,4 @@ function under<Each>(
 ): Grouped<Each>[] {
   if (items === undefined) return [];
   return [{ heading, says, kind, finding, items }, ...items.map((item) => ({ heading: undefined, item, depth: 1 }))];
-}
-
-function groupsOf<Each, Key>(items: readonly Each[], keyOf: (item: Each) => Key): ReadonlyMap<Key, readonly Each[]> {
-  const groups = new Map<Key, Each[]>();
-  for (const item of items) {
-    const group = groups.get(keyOf(item));
-    if (group === undefined) groups.set(keyOf(item), [item]);
-    else group.push(item);
-  }
-  return groups;
 }

@@ -1,4 +1,4 @@
-import { KIND_WORDS, type Kind, type NarrowPolicy, type PlanPolicy } from '@yarin/core';
+import { groupBy, KIND_WORDS, type Kind, type NarrowPolicy, type PlanPolicy } from '@yarin/core';
 import { RULE_WORDS } from '../planWords.js';
 import type { Reach } from '../usePlanDates.js';
 
@@ -23,13 +23,7 @@ export function narrowRules(policy: PlanPolicy, titleOf: (id: string) => string 
     keys: [key],
     words: `${name}: ${ruleWords(narrow)}`,
   });
-  const alike = new Map<string, [key: string, narrow: NarrowPolicy][]>();
-  for (const entry of Object.entries(policy.byItem ?? {})) {
-    const face = JSON.stringify(entry[1]);
-    const group = alike.get(face);
-    if (group === undefined) alike.set(face, [entry]);
-    else group.push(entry);
-  }
+  const alike = groupBy(Object.entries(policy.byItem ?? {}), ([, narrow]) => JSON.stringify(narrow));
   const ofThings = [...alike.values()].flatMap((group): NarrowRule[] => {
     if (group.length < TOGETHER_FROM) return group.map(([key, narrow]) => one('byItem', key, narrow));
     const named = group.slice(0, NAMED).map(([key]) => title(key));

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { explain, FLAG_WORDS, momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
+import { momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import DateField from './DateField.vue';
+import { faceOf, whyWords } from './dateFaces.js';
 import { useRowWindow } from '../useRowWindow.js';
 import { useTableHands } from './useTableHands.js';
 
@@ -101,22 +102,9 @@ function pressedRow(index: number, event: MouseEvent): void {
 const rows = computed(() =>
   inSight.value.map(({ index, start }) => {
     const date = dates[index]!;
-    return { date, index, start, told: why(date) };
+    return { date, index, start, told: beside?.(date) ?? whyWords(date) };
   }),
 );
-
-/** What stays where it stands is quiet. */
-function faceOf({ id, rule, from, to }: PreviewDate): string {
-  if (doubtful.has(id)) return 'doubtful';
-  return rule === 'keep' && from === to ? 'quiet' : 'moved';
-}
-
-function why(date: PreviewDate): string {
-  if (beside !== undefined) return beside(date);
-  const told = explain(date);
-  const flags = date.flags.map((flag) => FLAG_WORDS[flag]).join(', ');
-  return [flags, told].filter((words) => words !== '').join(' · ');
-}
 </script>
 
 <template>
@@ -179,7 +167,7 @@ function why(date: PreviewDate): string {
           />
           <template v-else>
             <span v-if="date.rule === 'byHand'" class="hand" title="set by hand"></span>
-            <span :class="faceOf(date)">{{ date.to ? momentWords(date.to!) : 'no date' }}</span>
+            <span :class="faceOf(date, doubtful)">{{ date.to ? momentWords(date.to!) : 'no date' }}</span>
           </template>
         </span>
         <span class="why" role="gridcell">

@@ -1,0 +1,13 @@
+import { explain, FLAG_WORDS, type PreviewDate } from '@yarin/core';
+
+/** How a date looks in a table; what stays where it stands is quiet. */
+export function faceOf({ id, rule, from, to }: PreviewDate, doubtful: ReadonlySet<string>): string {
+  if (doubtful.has(id)) return 'doubtful';
+  return rule === 'keep' && from === to ? 'quiet' : 'moved';
+}
+
+/** Why a date goes where it goes: its flags, then the steps that led there. */
+export function whyWords(date: PreviewDate): string {
+  const flags = date.flags.map((flag) => FLAG_WORDS[flag]).join(', ');
+  return [flags, explain(date)].filter((words) => words !== '').join(' · ');
+}
