@@ -33,6 +33,20 @@ export default ts.config(
     rules: { 'vue/multi-word-component-names': 'off', 'vue/no-v-html': 'error' },
   },
   {
+    files: ['packages/web/src/**/*.{ts,vue}'],
+    ignores: ['packages/web/src/shared/dates/readersDates.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          name: '@yarin/core',
+          importNames: ['dayWords', 'dayWordsWithYear', 'momentWords', 'patternWords', 'spanWords', 'explain'],
+          message: 'Take them from shared/dates/readersDates, where dates are written as they are read.',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.mjs', '**/*.cjs', 'scripts/**', 'e2e/**', 'packages/*/bench/**'],
     languageOptions: { globals: globals.node },
     rules: { 'no-console': 'off' },

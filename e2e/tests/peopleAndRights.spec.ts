@@ -105,3 +105,37 @@ test('an assistant reads the course and finds no dead controls', async ({ page, 
   await expect(page.getByText('Closed to learners.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'archive it' })).toHaveCount(0);
 });
+
+test('somebody puts the month first and has a clock of twelve hours, everywhere and for themselves alone', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app, 'Ines Marant');
+  await page.getByRole('button', { name: 'Ines Marant', exact: true }).click();
+  await page.getByRole('radio', { name: 'Tue, Mar 16' }).check();
+  await page.getByRole('radio', { name: '11:59 pm' }).check();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Open the plan of ECO 214-02' }).click();
+  const needs = page.getByRole('region', { name: 'What needs you' });
+  await expect(needs).toContainText('Thu, Feb 18 is Charter Day now');
+  await expect(needs.getByRole('button', { name: /^Wed, Feb 17: Thu, Feb 18 is Charter Day now/ })).toBeVisible();
+  await page.keyboard.press('n');
+  const dates = page.getByRole('grid', { name: /^Dates/ });
+  await expect(dates.getByRole('row').filter({ hasText: 'Feb 18 is Charter Day' }).first()).toContainText(', 11:59 pm');
+
+  await page.reload();
+  await expect(dates.getByRole('row').filter({ hasText: 'Feb 18 is Charter Day' }).first()).toContainText(', 11:59 pm');
+  await dates.getByRole('row').filter({ hasText: ', 11:59 pm' }).first().click();
+  await page.keyboard.press('h');
+  const field = page.getByRole('combobox', { name: /^New date of/ });
+  await field.fill('02/19/2027 5:30 pm');
+  await field.press('Enter');
+  await expect(dates.getByRole('row').filter({ hasText: 'set by hand' })).toContainText('Fri, Feb 19, 5:30 pm');
+
+  await page.goto(app.address);
+  await signOut(page, 'Ines Marant');
+  await choose(page, 'Ana Brandt');
+  await page.getByRole('button', { name: 'Ana Brandt' }).click();
+  await expect(page.getByRole('radio', { name: 'Tue 16 Mar' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: '23:59' })).toBeChecked();
+});

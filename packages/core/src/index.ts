@@ -1,6 +1,7 @@
 export * from './problem.js';
 export * from './calendar/day.js';
 export * from './calendar/dateWords.js';
+export { inStyle, USUAL_DATES, type DateStyle } from './calendar/dateStyle.js';
 export { checkCalendar, checkMeetings } from './calendar/checkCalendar.js';
 export { checkPart, partCalendar, withAdditions } from './calendar/effectiveCalendar.js';
 export { calendarDifferences, courseTimeDifferences, type CourseTime } from './calendar/calendarDifferences.js';

@@ -29,6 +29,7 @@ describe('what is refused', () => {
     ['get', `/api/courses/${OLD}`],
     ['get', `/api/courses/${OLD}/items/x`],
     ['get', `/api/courses/${OLD}/files/x`],
+    ['put', '/api/session/dates'],
     ['post', '/api/plans'],
     ['get', '/api/plans/x'],
     ['put', '/api/plans/x/decisions'],
@@ -44,6 +45,11 @@ describe('what is refused', () => {
 
   it('a session that was made up', async () => {
     await server.anybody.get('/api/desk').set('Cookie', 'yarin=s%3Amade-up.signature').expect(401);
+  });
+  it('dates in an order that nobody reads', async () => {
+    for (const style of [{ order: 'yearFirst', clock: 24 }, { order: 'dayFirst', clock: 13 }, { order: 'dayFirst' }])
+      await ana.put('/api/session/dates').send(style).expect(422);
+    expect((await ana.get('/api/session').expect(200)).body.dates).toEqual({ order: 'dayFirst', clock: 24 });
   });
   it('signing in as nobody', async () => {
     const { body } = await server.anybody.post('/api/session').send({ person: 'p-nobody' }).expect(404);

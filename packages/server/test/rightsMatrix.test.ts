@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { ACTS, RIGHTS_MATRIX, STANDINGS, type Act, type Standing } from '@yarin/core';
-import type { PersonRow } from '../src/database/entities/person.js';
+import type { RosteredPerson } from '../src/courses/courseWriter.js';
 import { runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 
 const calendar = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
 const COURSE = 'tst1-s27-01';
-const person = (id: string, role: PersonRow['role'], department: string | null = null): PersonRow => ({
+const person = (id: string, role: RosteredPerson['role'], department: string | null = null): RosteredPerson => ({
   id,
   givenName: id,
   familyName: 'Tester',
@@ -17,7 +17,7 @@ const person = (id: string, role: PersonRow['role'], department: string | null =
 });
 
 /** One person for each way of standing to the course. */
-const WHO: Readonly<Record<Standing, PersonRow>> = {
+const WHO: Readonly<Record<Standing, RosteredPerson>> = {
   instructor: person('teaches', 'instructor'),
   designer: person('designs', 'instructor'),
   assistant: person('assists', 'assistant'),
@@ -147,8 +147,11 @@ describe('who may do what, cell by cell on the API', () => {
   });
   it('an administrator acts for an instructor with that person’s rights, and the history says both', async () => {
     const admin = await server.as('administers');
+    const dates = { order: 'monthFirst', clock: 12 };
+    await admin.put('/api/session/dates').send(dates).expect(200);
     const { body } = await admin.put('/api/session/for').send({ person: 'teaches' }).expect(200);
     expect([body.person.id, body.actor.id]).toEqual(['teaches', 'administers']);
+    expect(body.dates).toEqual(dates);
     const item = (await admin.get(`/api/courses/${COURSE}/items/${PAGE}`)).body;
     await admin
       .put(`/api/courses/${COURSE}/items/${PAGE}`)

@@ -55,6 +55,17 @@ describe('loading the roster again', () => {
     expect(await counts()).toEqual(before);
   });
 
+  it('leaves how somebody reads dates, also when the roster knows them otherwise', async () => {
+    const marant = await server.as('p-marant');
+    await marant.put('/api/session/dates').send({ order: 'monthFirst', clock: 12 }).expect(200);
+    const renamed = change(files, 'users', 'Marant', 'Marant-Leigh');
+    expect((await load(renamed).expect(200)).body.people).toEqual({ added: 0, changed: 1 });
+    const { body } = await marant.get('/api/session').expect(200);
+    expect(body.person.name).toBe('Ines Marant-Leigh');
+    expect(body.dates).toEqual({ order: 'monthFirst', clock: 12 });
+    await load(files).expect(200);
+  });
+
   it('says another instructor, a cancelled and an added section, a new code and a new room, where they touch a course', async () => {
     files = change(
       files,

@@ -1,3 +1,4 @@
+import type { DateStyle } from '../calendar/dateStyle.js';
 import type { Problem } from '../problem.js';
 import type { Wanted } from '../rights/rights.js';
 import type { CourseSummary } from './courses.js';
@@ -20,6 +21,8 @@ export interface SessionView {
   readonly person: PersonView;
   /** The administrator who acts for this person; `null` when somebody acts for themselves. */
   readonly actor: PersonView | null;
+  /** How whoever signed in reads dates. */
+  readonly dates: DateStyle;
 }
 
 /** Whether a person may do something, and if not, why, in a sentence they can act on. */

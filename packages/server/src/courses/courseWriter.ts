@@ -26,7 +26,10 @@ export const addTerms: Command<readonly NewTerm[], void> = async ({ manager }, t
   await manager.upsert(TermRow, rows, ['id']);
 };
 
-export const addPeople: Command<readonly PersonRow[], void> = async ({ manager }, people) => {
+/** A person as the roster knows them; what they prefer is theirs, and stays when the roster is loaded again. */
+export type RosteredPerson = Omit<PersonRow, 'dateStyle'>;
+
+export const addPeople: Command<readonly RosteredPerson[], void> = async ({ manager }, people) => {
   await manager.upsert(PersonRow, [...people], ['id']);
 };
 

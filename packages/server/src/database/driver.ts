@@ -6,6 +6,7 @@ import { FirstTables1764057600000 } from './migrations/1764057600000-FirstTables
 import { PeopleAndEditing1764144000000 } from './migrations/1764144000000-PeopleAndEditing.js';
 import { Recipes1764230400000 } from './migrations/1764230400000-Recipes.js';
 import { Calendars1764403200000 } from './migrations/1764403200000-Calendars.js';
+import { DateStyles1764489600000 } from './migrations/1764489600000-DateStyles.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
@@ -23,6 +24,7 @@ function options(dataFolder: string): DataSourceOptions {
       Recipes1764230400000,
       SeveralSources1764316800000,
       Calendars1764403200000,
+      DateStyles1764489600000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import type { PersonView, SessionView } from '@yarin/core';
+import { USUAL_DATES, type PersonView, type SessionView } from '@yarin/core';
 import { Router, type Request, type RequestHandler } from 'express';
 import type { DataSource } from 'typeorm';
 import { PersonRow } from '../database/entities/person.js';
@@ -17,6 +17,15 @@ declare module 'express-session' {
 
 const closed = { additionalProperties: false };
 const checkSignIn = checked(Type.Object({ person: Type.String() }, closed));
+const checkDates = checked(
+  Type.Object(
+    {
+      order: Type.Union([Type.Literal('dayFirst'), Type.Literal('monthFirst')]),
+      clock: Type.Union([Type.Literal(24), Type.Literal(12)]),
+    },
+    closed,
+  ),
+);
 const checkActFor = checked(Type.Object({ person: Type.Union([Type.String(), Type.Null()]) }, closed));
 
 const shown = ({ id, givenName, familyName, role, department }: PersonRow): PersonView => ({
@@ -54,10 +63,14 @@ export function signedIn({ reading }: Server): RequestHandler {
 const sessionView = (who: SignedIn | undefined): SessionView | { person: null; actor: null } =>
   who === undefined
     ? { person: null, actor: null }
-    : { person: shown(who.person), actor: who.actor.id === who.person.id ? null : shown(who.actor) };
+    : {
+        person: shown(who.person),
+        actor: who.actor.id === who.person.id ? null : shown(who.actor),
+        dates: who.actor.dateStyle ?? USUAL_DATES,
+      };
 
 /** The stand-in for the campus sign-on: lists the made-up people and lets one in; an administrator acts for others. */
-export function signOnRoutes({ reading }: Server): Router {
+export function signOnRoutes({ reading, writer }: Server): Router {
   const router = Router();
   router.get('/people', async (_request, response) => {
     const people = await reading.manager.find(PersonRow, { order: { familyName: 'ASC' } });
@@ -88,6 +101,13 @@ export function signOnRoutes({ reading }: Server): Router {
     if (id === null) delete request.session.forPersonId;
     else request.session.forPersonId = person.id;
     response.json(sessionView({ actor: who.actor, person }));
+  });
+  router.put('/session/dates', async (request, response) => {
+    const who = await whoIs(reading, request);
+    if (who === undefined) throw notSignedIn('Sign in first; nothing was done.');
+    const dateStyle = checkDates(request.body);
+    await writer.run('styleDates', { person: who.actor.id, dateStyle });
+    response.json(sessionView({ ...who, actor: { ...who.actor, dateStyle } }));
   });
   router.delete('/session', (request, response, next) => {
     request.session.destroy((error) => (error ? next(error) : response.status(204).end()));

@@ -8,6 +8,7 @@ import { editItem } from '../courses/edit/editItem.js';
 import { moveMoments } from '../courses/edit/moveMoments.js';
 import { markItem } from '../courses/edit/markItem.js';
 import { addRecipe, changeRecipe, removeRecipe } from '../recipes/recipeCommands.js';
+import { styleDates } from '../people/personCommands.js';
 import { loadRoster } from '../roster/loadRoster.js';
 import { saveSession, dropSession } from '../http/sessionCommands.js';
 import { changeSources, followSections, openPlan, saveDecisions, seePlan } from '../plans/planCommands.js';
@@ -37,6 +38,7 @@ export const COMMANDS = {
   answerAccess,
   saveSession,
   dropSession,
+  styleDates,
   openPlan,
   changeSources,
   saveDecisions,

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { momentWords, type AccessAsk } from '@yarin/core';
+import { type AccessAsk } from '@yarin/core';
 import { ref } from 'vue';
 import { answerAccess } from '../shared/api/access.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { courseCode } from '../shared/words.js';
+import { momentWords } from '../shared/dates/readersDates.js';
 
 const { ask, mineToAnswer = false } = defineProps<{ ask: AccessAsk; mineToAnswer?: boolean }>();
 const emit = defineEmits<{ answered: [] }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayWords, parseDay, type CalendarsView } from '@yarin/core';
+import { parseDay, type CalendarsView } from '@yarin/core';
 import { computed, ref, shallowRef } from 'vue';
 import { fetchCalendars } from '../shared/api/calendars.js';
 import { sentenceOf } from '../shared/api/client.js';
@@ -7,6 +7,7 @@ import PageFailure from '../shared/PageFailure.vue';
 import { count } from '../shared/words.js';
 import NewTerm from './NewTerm.vue';
 import { yearStrips } from './yearStrips.js';
+import { dayWords } from '../shared/dates/readersDates.js';
 
 const view = shallowRef<CalendarsView | null>(null);
 const failure = ref('');

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { CLOSURE_WORDS, parseDay, spanWords, weekdayOf, weekdayWord, type Calendar, type Closure } from '@yarin/core';
+import { CLOSURE_WORDS, parseDay, weekdayOf, weekdayWord, type Calendar, type Closure } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { addClosures, closureWords, overlap, removeClosure, runAs, type Span } from './draft.js';
+import { spanWords } from '../shared/dates/readersDates.js';
 
 /** What can be done with the days that were chosen on the strip. */
 const { draft, holding, chosen } = defineProps<{

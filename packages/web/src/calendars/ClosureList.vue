@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { CLOSURE_WORDS, closureName, dayWords, parseDay, weekdayWord, type Calendar, type Closure } from '@yarin/core';
+import { CLOSURE_WORDS, closureName, parseDay, weekdayWord, type Calendar, type Closure } from '@yarin/core';
 import { computed } from 'vue';
 import { changeClosure, closureWords, removeClosure, runAs } from './draft.js';
 import DayField from '../shared/DayField.vue';
+import { dayWords } from '../shared/dates/readersDates.js';
 
 /** Closed days and swapped ones in their order; what is inherited can be seen, not changed. */
 const { draft, holding, movable, from } = defineProps<{

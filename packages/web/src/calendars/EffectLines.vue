@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { momentWords, type CalendarEffect } from '@yarin/core';
+import { type CalendarEffect } from '@yarin/core';
 import { ref } from 'vue';
 import { count } from '../shared/words.js';
 import { doubtsWords } from './effectWords.js';
+import { momentWords } from '../shared/dates/readersDates.js';
 
 /** What a change does to plans that are open, plan by plan. */
 defineProps<{ effect: CalendarEffect }>();

@@ -3,13 +3,13 @@ import {
   closureName,
   formatDay,
   indexCalendar,
-  monthWord,
-  parseDay,
   weekdayWord,
   type Calendar,
   type CalendarIndex,
   type Day,
+  monthWord,
 } from '@yarin/core';
+import { dateWords } from '../shared/dates/readersDates.js';
 
 export interface GridDay {
   /** `YYYY-MM-DD`. */
@@ -91,7 +91,7 @@ function dayOf(
   const swapped = swaps.get(date);
   const runsAs = swapped === undefined ? '' : weekdayWord(swapped);
   const isClassDay = classDays.has(day);
-  const { date: number, month } = civilDate(parseDay(date));
+  const { date: number } = civilDate(day);
   return {
     date,
     number,
@@ -100,7 +100,7 @@ function dayOf(
     runsAs,
     isClassDay,
     words: [
-      `${number} ${monthWord(month)}`,
+      dateWords(day),
       closure === undefined ? '' : closureName(closure),
       runsAs === '' ? '' : `runs as ${runsAs}`,
       is === 'outside' ? 'outside the term' : '',

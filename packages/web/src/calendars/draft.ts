@@ -1,4 +1,5 @@
-import { closureName, formatDay, indexCalendar, parseDay, spanWords, type Calendar, type Closure } from '@yarin/core';
+import { closureName, formatDay, indexCalendar, parseDay, type Calendar, type Closure } from '@yarin/core';
+import { spanWords } from '../shared/dates/readersDates.js';
 
 // What a person does to a calendar, each as a function from one calendar to the next.
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseDay, type DeskShell, type DeskView, momentWords } from '@yarin/core';
+import { parseDay, type DeskShell, type DeskView } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { fetchDesk } from '../shared/api/desk.js';
 import { takeBackRun } from '../shared/api/plans.js';
@@ -11,6 +11,7 @@ import AskLine from '../access/AskLine.vue';
 import DeskShellRow from './DeskShellRow.vue';
 import MakeShell from './MakeShell.vue';
 import { deskLine } from './deskWords.js';
+import { asRead, momentWords } from '../shared/dates/readersDates.js';
 
 const desk = ref<DeskView>();
 const failure = ref('');
@@ -94,7 +95,7 @@ async function takeBack(runId: string): Promise<void> {
         <ul>
           <li v-for="notice in desk.notices" :key="`${notice.courseId} ${notice.sentence}`">
             <span
-              >{{ notice.sentence }} <small>{{ momentWords(notice.at) }}</small></span
+              >{{ asRead(notice.sentence) }} <small>{{ momentWords(notice.at) }}</small></span
             >
             <RouterLink class="plain-link" :to="{ name: 'course', params: { id: notice.courseId } }">open</RouterLink>
           </li>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayWords, parseDay, type DeskShell } from '@yarin/core';
+import { parseDay, type DeskShell } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { openPlan } from '../shared/api/plans.js';
@@ -7,6 +7,7 @@ import { sentenceOf } from '../shared/api/client.js';
 import KnotStrand from '../shared/KnotStrand.vue';
 import { count, courseCode, listed, sectionWords } from '../shared/words.js';
 import { holdsWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
+import { dayWords, timeWords } from '../shared/dates/readersDates.js';
 
 const { entry, isFirst } = defineProps<{ entry: DeskShell; isFirst: boolean }>();
 
@@ -45,7 +46,7 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
     </div>
     <div v-if="entry.done && first">
       <p>
-        {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ entry.done.at.slice(11) }}
+        {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ timeWords(entry.done.at) }}
       </p>
       <small
         >by {{ entry.done.by

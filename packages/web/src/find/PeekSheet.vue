@@ -1,14 +1,5 @@
 <script setup lang="ts">
-import {
-  dayWordsWithYear,
-  KIND_WORDS,
-  momentWords,
-  parseDay,
-  ROLE_WORDS,
-  type CourseSummary,
-  type CourseView,
-  type ItemView,
-} from '@yarin/core';
+import { KIND_WORDS, parseDay, ROLE_WORDS, type CourseSummary, type CourseView, type ItemView } from '@yarin/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import ItemBody from '../course/item/ItemBody.vue';
 import CourseOutline from '../course/outline/CourseOutline.vue';
@@ -17,6 +8,7 @@ import { fetchCourse, fetchItem } from '../shared/api/courses.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { count, listed } from '../shared/words.js';
 import { courseName, termLabel } from './courseLine.js';
+import { dayWordsWithYear, momentWords } from '../shared/dates/readersDates.js';
 
 const { course } = defineProps<{ course: CourseSummary }>();
 

@@ -2,6 +2,7 @@
 import type { PersonView } from '@yarin/core';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { fetchPeople } from '../shared/api/people.js';
+import DateStyleChoice from './DateStyleChoice.vue';
 import { useSessionStore } from './sessionStore.js';
 
 const emit = defineEmits<{ close: []; actFor: [person: string]; leave: [] }>();
@@ -52,6 +53,7 @@ onMounted(() => {
         </li>
       </ul>
     </template>
+    <DateStyleChoice />
     <button class="plain-link" @click="emit('leave')">Sign out</button>
   </div>
 </template>

@@ -1,7 +1,8 @@
-import type { PersonView } from '@yarin/core';
+import { USUAL_DATES, type DateStyle, type PersonView, type SessionView } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { actFor, fetchSession, signIn, signOut } from '../shared/api/people.js';
+import { setDateStyle } from '../shared/dates/readersDates.js';
+import { actFor, fetchSession, signIn, signOut, styleDates } from '../shared/api/people.js';
 
 export const useSessionStore = defineStore('session', () => {
   /** Whose Desk it is: whoever signed in, or for whom they act. */
@@ -10,9 +11,10 @@ export const useSessionStore = defineStore('session', () => {
   const actor = ref<PersonView | null>(null);
   let loaded: Promise<void> | undefined;
 
-  function take(session: { readonly person: PersonView | null; readonly actor: PersonView | null }): void {
+  function take(session: SessionView | { readonly person: null; readonly actor: null }): void {
     person.value = session.person;
     actor.value = session.actor;
+    setDateStyle(session.person === null ? USUAL_DATES : session.dates);
   }
 
   return {
@@ -25,6 +27,8 @@ export const useSessionStore = defineStore('session', () => {
     },
     signIn: async (id: string): Promise<void> => take(await signIn(id)),
     actFor: async (id: string | null): Promise<void> => take(await actFor(id)),
+    /** How dates are read from now on. */
+    styleDates: async (style: DateStyle): Promise<void> => take(await styleDates(style)),
     async signOut(): Promise<void> {
       await signOut();
       take({ person: null, actor: null });

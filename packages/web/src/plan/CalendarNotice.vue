@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { momentWords, ROLE_WORDS } from '@yarin/core';
+import { ROLE_WORDS } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { doubtsWords } from '../calendars/effectWords.js';
 import LongList from '../shared/LongList.vue';
 import { count } from '../shared/words.js';
 import { usePlanStore } from './planStore.js';
+import { asRead, momentWords } from '../shared/dates/readersDates.js';
 
 /** What calendars and class days say otherwise since the plan was last seen, and which dates that moves. */
 const plan = usePlanStore();
@@ -16,7 +17,7 @@ const isOpen = ref(false);
   <section v-if="change" class="notice" aria-label="The calendar changed">
     <p>
       <b>The calendar changed.</b>
-      {{ change.what.join('. ') }}.
+      {{ asRead(change.what.join('. ')) }}.
       {{ change.dates.length === 0 ? 'No date moves' : count(change.dates.length, 'date moves', 'dates move')
       }}{{ `; ${doubtsWords(change)}. Dates set by hand stay.` }}
       <button v-if="change.dates.length > 0" class="plain-link" :aria-expanded="isOpen" @click="isOpen = !isOpen">
@@ -55,7 +56,7 @@ b {
 
 .row {
   display: grid;
-  grid-template-columns: 280px 70px 140px 140px;
+  grid-template-columns: 280px 70px 148px 148px;
   gap: 12px;
 }
 

@@ -140,4 +140,10 @@ path {
   stroke: var(--ash);
   stroke-dasharray: 1.5 4;
 }
+
+@media (max-width: 720px) {
+  .keys {
+    display: none;
+  }
+}
 </style>

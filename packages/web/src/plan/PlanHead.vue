@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import { count } from '../shared/words.js';
 import { usePlanStore } from './planStore.js';
 import { useRunStore } from './runStore.js';
+import { timeWords } from '../shared/dates/readersDates.js';
 
 const { knot } = defineProps<{ knot: string }>();
 const emit = defineEmits<{ go: [knot?: string] }>();
@@ -39,7 +40,7 @@ const classDays = computed(() => {
   return before === after || before === '' || after === '' ? '' : `class moves from ${before} to ${after} · `;
 });
 const savedWords = computed(() => {
-  if (plan.isDone) return `brought ${plan.lastRun!.at.slice(11)} by ${plan.lastRun!.by}`;
+  if (plan.isDone) return `brought ${timeWords(plan.lastRun!.at)} by ${plan.lastRun!.by}`;
   return `${classDays.value}${{ saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving]}`;
 });
 /** The act by its result: “Bring 212 things”. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { momentWords, type RosterReport } from '@yarin/core';
+import { type RosterReport } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../shared/words.js';
+import { asRead, momentWords } from '../shared/dates/readersDates.js';
 
 const { report } = defineProps<{ report: RosterReport }>();
 
@@ -30,7 +31,7 @@ const placeWords = (where: string): string => where.replace(/^\/(.+)\/(\d+)$/, '
     <h3>{{ report.notices.length === 0 ? 'Nothing touches a course' : 'What touches a course' }}</h3>
     <ul class="lines">
       <li v-for="(notice, index) in report.notices" :key="index">
-        {{ notice.sentence }}
+        {{ asRead(notice.sentence) }}
         <RouterLink class="plain-link" :to="{ name: 'course', params: { id: notice.courseId } }">open</RouterLink>
       </li>
     </ul>

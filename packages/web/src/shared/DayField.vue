@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { fieldFormats } from './dates/readersDates.js';
+
 /** A date that is typed or chosen, as `YYYY-MM-DD`. */
 const date = defineModel<string>({ required: true });
 const { label } = defineProps<{ label: string; placeholder?: string }>();
@@ -10,7 +12,7 @@ const { label } = defineProps<{ label: string; placeholder?: string }>();
       v-model="date"
       type="date"
       size="small"
-      format="D MMM YYYY"
+      :format="fieldFormats.day"
       value-format="YYYY-MM-DD"
       popper-class="small-picker"
       :clearable="false"

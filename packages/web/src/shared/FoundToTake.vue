@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T">
 import { computed, ref } from 'vue';
 import { count } from './words.js';
+import { asRead } from './dates/readersDates.js';
 
 /** What was found elsewhere and is not there yet, to be looked at and taken over; make it anew for each look. */
 const { fresh, known, nothing, unread, what } = defineProps<{
@@ -36,7 +37,7 @@ function toggle(at: number): void {
   </ul>
   <p v-if="known > 0" class="quiet small">{{ count(known, 'is', 'are') }} there already.</p>
   <p v-if="known + fresh.length === 0" class="quiet small">{{ nothing }}</p>
-  <p v-for="sentence in unread" :key="sentence" class="small unread">{{ sentence }}</p>
+  <p v-for="sentence in unread" :key="sentence" class="small unread">{{ asRead(sentence) }}</p>
   <ElButton
     v-if="fresh.length > 0"
     size="small"

@@ -1,4 +1,5 @@
-import { momentWords, patternWords, type CourseSummary, type LearnerSort, type ShellStanding } from '@yarin/core';
+import { type CourseSummary, type LearnerSort, type ShellStanding } from '@yarin/core';
+import { momentWords, patternWords } from './dates/readersDates.js';
 
 export const count = (number: number, one: string, many = `${one}s`): string =>
   `${number} ${number === 1 ? one : many}`;

@@ -1,4 +1,4 @@
-import type { PersonRole } from '@yarin/core';
+import type { DateStyle, PersonRole } from '@yarin/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('person')
@@ -21,4 +21,8 @@ export class PersonRow {
   /** The department that an administrator is limited to; none is the whole institution. */
   @Column({ type: 'text', nullable: true })
   department!: string | null;
+
+  /** How they read dates; none is the usual way. */
+  @Column({ type: 'simple-json', name: 'date_style', nullable: true })
+  dateStyle!: DateStyle | null;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_WORDS, momentWords, monthWord, parseDay, ROLE_WORDS, weekdayWord } from '@yarin/core';
+import { KIND_WORDS, monthWord, parseDay, ROLE_WORDS, weekdayWord } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
@@ -8,6 +8,7 @@ import { useCourseStore } from '../courseStore.js';
 import ManyDates from './ManyDates.vue';
 import MonthTable from './MonthTable.vue';
 import { datesOf, monthOf, monthsOf } from './months.js';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 const course = useCourseStore();
 const router = useRouter();
@@ -176,7 +177,7 @@ function turn(by: 1 | -1): void {
   right: 0;
   height: var(--row);
   display: grid;
-  grid-template-columns: 132px 62px minmax(0, 1fr) 92px;
+  grid-template-columns: 146px 62px minmax(0, 1fr) 92px;
   align-items: center;
   border-bottom: 1px solid var(--rule-faint);
   white-space: nowrap;

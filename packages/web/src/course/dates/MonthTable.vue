@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { momentWords, ROLE_WORDS } from '@yarin/core';
+import { ROLE_WORDS } from '@yarin/core';
 import type { MonthView } from './months.js';
+import { momentWords, timeWords } from '../../shared/dates/readersDates.js';
 
 /** One month of a course, each day with what is on it. */
 defineProps<{ month: MonthView; weekdays: readonly string[]; today: number }>();
@@ -36,7 +37,7 @@ const MOST_A_DAY = 4;
                 :title="`${ROLE_WORDS[date.role]} ${momentWords(date.at)}: ${date.title}`"
                 @click="emit('open', date.key)"
               >
-                <span class="role">{{ date.role === 'starts' ? date.at.slice(11) : ROLE_WORDS[date.role] }}</span>
+                <span class="role">{{ date.role === 'starts' ? timeWords(date.at) : ROLE_WORDS[date.role] }}</span>
                 {{ date.title }}
               </button>
             </li>

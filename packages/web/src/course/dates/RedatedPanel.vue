@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { momentWords, ROLE_WORDS, type Redated } from '@yarin/core';
+import { ROLE_WORDS, type Redated } from '@yarin/core';
 import { computed, ref } from 'vue';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 /** Where the plan would date things now; what somebody changed since it was brought is asked about, not taken. */
 const { redated } = defineProps<{ redated: Redated }>();
@@ -77,7 +78,7 @@ function toggle(id: string): void {
 
 .row {
   display: grid;
-  grid-template-columns: 300px 70px 140px 140px 1fr;
+  grid-template-columns: 300px 70px 148px 148px 1fr;
   gap: 12px;
 }
 

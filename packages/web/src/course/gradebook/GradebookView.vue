@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { momentWords } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 import ScoreScale from './ScoreScale.vue';
 import { gradebookOf } from './gradebook.js';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 const course = useCourseStore();
 const router = useRouter();

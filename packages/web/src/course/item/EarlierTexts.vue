@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { momentWords } from '@yarin/core';
 import DOMPurify from 'dompurify';
 import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { saveItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useCourseStore } from '../courseStore.js';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 const course = useCourseStore();
 const isOpen = ref(false);

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { KIND_WORDS, momentWords, ROLE_WORDS } from '@yarin/core';
+import { KIND_WORDS, ROLE_WORDS } from '@yarin/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { listed } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 import EarlierTexts from './EarlierTexts.vue';
 import ItemBody from './ItemBody.vue';
 import NextTime from './NextTime.vue';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 const emit = defineEmits<{ open: [key: string | undefined] }>();
 const ItemEditor = defineAsyncComponent(() => import('./ItemEditor.vue'));

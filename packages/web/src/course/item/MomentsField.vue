@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ROLE_WORDS, type Kind, type Role } from '@yarin/core';
 import { computed } from 'vue';
+import { fieldFormats } from '../../shared/dates/readersDates.js';
 import type { DraftMoment } from './itemDraft.js';
 
 const { kind, problems } = defineProps<{ kind: Kind; problems: ReadonlyMap<string, string> }>();
@@ -38,7 +39,7 @@ const drop = (index: number): void => void (moments.value = moments.value.filter
         :model-value="moment.at ?? ''"
         type="datetime"
         size="small"
-        format="D MMM YYYY HH:mm"
+        :format="fieldFormats.moment"
         value-format="YYYY-MM-DDTHH:mm"
         popper-class="small-picker"
         :clearable="false"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { LEARNER_SORTS, momentWords } from '@yarin/core';
+import { LEARNER_SORTS } from '@yarin/core';
 import { computed } from 'vue';
 import { count, LEARNER_WORDS } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
+import { asRead, momentWords } from '../../shared/dates/readersDates.js';
 
 defineEmits<{ open: [key: string] }>();
 const course = useCourseStore();
@@ -21,7 +22,7 @@ const learners = computed(() =>
       <h2>What stands out</h2>
       <ul v-if="view.looseEnds.length > 0">
         <li v-for="end in view.looseEnds" :key="end.code">
-          {{ end.sentence }} <span class="quiet small">{{ end.detail }}</span>
+          {{ asRead(end.sentence) }} <span class="quiet small">{{ asRead(end.detail) }}</span>
         </li>
       </ul>
       <p v-else class="quiet">Nothing. Choose a thing at the left to turn to it.</p>
@@ -30,7 +31,7 @@ const learners = computed(() =>
       <h2>From the registrar</h2>
       <ul>
         <li v-for="notice in view.notices" :key="notice.sentence">
-          {{ notice.sentence }} <span class="quiet small">{{ momentWords(notice.at) }}</span>
+          {{ asRead(notice.sentence) }} <span class="quiet small">{{ momentWords(notice.at) }}</span>
         </li>
       </ul>
     </section>

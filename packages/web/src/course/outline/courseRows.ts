@@ -1,13 +1,13 @@
 import {
   KIND_WORDS,
   MARK_WORDS,
-  momentWords,
   outlineOf,
   ROLE_WORDS,
   type Mark,
   type OutlineRow,
   type SnapshotItem,
 } from '@yarin/core';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 /** A row of a course's outline; the heading of an area has no key. */
 export interface CourseRow {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { dayWordsWithYear, parseDay } from '@yarin/core';
+import { parseDay } from '@yarin/core';
 import { computed } from 'vue';
 import { useCourseStore } from '../courseStore.js';
 import DayField from '../../shared/DayField.vue';
+import { dayWordsWithYear } from '../../shared/dates/readersDates.js';
 
 const course = useCourseStore();
 const view = computed(() => course.view!);

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { patternWords, weekdayWord, type Meeting, type ReadMeetings } from '@yarin/core';
+import { weekdayWord, type Meeting, type ReadMeetings } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import MeetingFile from './MeetingFile.vue';
 import { NEW_MEETING, timeFrom, weeksFrom, weeksWords } from './meetings.js';
+import { asRead, patternWords } from '../../shared/dates/readersDates.js';
 
 /** When and where class meets, several times a week, in series, every week or in some. */
 const { meetings, teachingWeeks, movable, places, read } = defineProps<{
@@ -49,7 +50,7 @@ function nextDay(): Partial<Meeting> {
 function setTime(at: number, side: 'start' | 'end', event: Event): void {
   const time = timeFrom(text(event));
   if (time !== undefined) change(at, side, time);
-  (event.target as HTMLInputElement).value = time ?? meetings[at]![side];
+  (event.target as HTMLInputElement).value = asRead(time ?? meetings[at]![side]);
 }
 /** What says no weeks is put back as it was. */
 function setWeeks(at: number, event: Event): void {
@@ -92,7 +93,7 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
             </td>
             <td v-for="side in ['start', 'end'] as const" :key="side">
               <input
-                :value="meeting[side]"
+                :value="asRead(meeting[side])"
                 maxlength="8"
                 class="hour"
                 :aria-label="`${side === 'start' ? 'Start' : 'End'} of meeting ${at + 1}`"
@@ -145,8 +146,8 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value;
           </template>
           <template v-else>
             <td>{{ weekdayWord(meeting.weekday) }}</td>
-            <td>{{ meeting.start }}</td>
-            <td>{{ meeting.end }}</td>
+            <td>{{ asRead(meeting.start) }}</td>
+            <td>{{ asRead(meeting.end) }}</td>
             <td>{{ meeting.room ?? '' }}</td>
             <td>{{ meeting.series ?? '' }}</td>
             <td>{{ meeting.for ?? '' }}</td>
@@ -182,7 +183,7 @@ td {
 }
 
 .hour {
-  width: 58px;
+  width: 72px;
 }
 
 .room {

@@ -2,6 +2,7 @@
 import { weekdayWord, type Meeting, type ReadMeetings } from '@yarin/core';
 import { computed, ref, shallowRef } from 'vue';
 import { sentenceOf } from '../../shared/api/client.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 import FileField from '../../shared/FileField.vue';
 import FoundToTake from '../../shared/FoundToTake.vue';
 import { isSameMeeting, weeksWords } from './meetings.js';
@@ -42,7 +43,7 @@ function words({ weekday, start, end, room, series, ...rest }: Meeting): string 
   const weeks = weeksWords({ weekday, start, end, ...rest }, teachingWeeks);
   const when = weeks === 'every' ? '' : /\d/.test(weeks) ? `weeks ${weeks}` : `${weeks} weeks`;
   const all = [`${weekdayWord(weekday)} ${start}–${end}`, room ?? '', series ?? '', when];
-  return all.filter((each) => each !== '').join(', ');
+  return asRead(all.filter((each) => each !== '').join(', '));
 }
 </script>
 

@@ -4,6 +4,7 @@ import { count, standingWords } from '../../shared/words.js';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
 import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../planWords.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 
 defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
@@ -12,7 +13,7 @@ const lines = computed(() => fateLines(plan.source, plan.view!.shell, plan.previ
 /** What has to be known first: what stands in the shell already, and what the registrar changed. */
 const remarks = computed(() => [
   ...standingWords(plan.view!.standing),
-  ...plan.view!.notices.map(({ sentence }) => sentence),
+  ...plan.view!.notices.map(({ sentence }) => asRead(sentence)),
 ]);
 const LANDING = { 'as it was': 'as it was', draft: 'as drafts', hidden: 'hidden' } as const;
 const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it was']);

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import CauseLine from '../when/CauseLine.vue';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
 const router = useRouter();
@@ -44,10 +45,10 @@ function open(item: string): void {
       <PlanLine
         v-for="end in ends"
         :key="`${end.code} ${end.items[0] ?? ''}`"
-        :title="end.sentence"
-        :detail="end.detail"
+        :title="asRead(end.sentence)"
+        :detail="asRead(end.detail)"
       >
-        <button class="plain-link" :aria-label="`See: ${end.sentence}`" @click="see(end)">see</button>
+        <button class="plain-link" :aria-label="asRead(`See: ${end.sentence}`)" @click="see(end)">see</button>
       </PlanLine>
       <PlanLine
         v-for="note in notes"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { dayWords, KIND_WORDS, KINDS, parseDay } from '@yarin/core';
+import { KIND_WORDS, KINDS, parseDay } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import { zerosWords } from '../planWords.js';
+import { dayWords, timeWords } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
 const run = computed(() => plan.lastRun!);
@@ -24,7 +25,7 @@ const rows = computed(() =>
       {{ count(run.counts.added - run.counts.places, 'thing') }} added, {{ run.counts.changed }} joined with what the
       shell had, {{ count(run.counts.places, 'place') }} kept<template v-if="run.counts.takenOut"
         >, {{ count(run.counts.takenOut, 'thing') }} taken out</template
-      >; {{ count(run.counts.dates, 'date') }} moved. {{ dayWords(parseDay(run.at)) }} at {{ run.at.slice(11) }}, by
+      >; {{ count(run.counts.dates, 'date') }} moved. {{ dayWords(parseDay(run.at)) }} at {{ timeWords(run.at) }}, by
       {{ run.by }}.
     </p>
     <p v-if="run.counts.bySource" class="quiet">

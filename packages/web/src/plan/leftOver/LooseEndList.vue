@@ -3,6 +3,7 @@ import type { Severity } from '@yarin/core';
 import { useRouter } from 'vue-router';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
 const router = useRouter();
@@ -22,14 +23,18 @@ function open(item: string): void {
 
 <template>
   <ul v-if="plan.preview!.looseEnds.length > 0" class="lines">
-    <PlanLine v-for="end in plan.preview!.looseEnds" :key="`${end.code} ${end.items[0] ?? ''}`" :title="end.sentence">
+    <PlanLine
+      v-for="end in plan.preview!.looseEnds"
+      :key="`${end.code} ${end.items[0] ?? ''}`"
+      :title="asRead(end.sentence)"
+    >
       <template #detail
-        ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> · {{ end.detail }}</template
+        ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> · {{ asRead(end.detail) }}</template
       >
       <button
         v-if="end.items.length > 0"
         class="plain-link"
-        :aria-label="`Open the first: ${end.sentence}`"
+        :aria-label="asRead(`Open the first: ${end.sentence}`)"
         @click="open(end.items[0]!)"
       >
         open

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { momentWords, originKey, ROLE_WORDS, staysBehind, type ItemView, type PlanLine } from '@yarin/core';
+import { originKey, ROLE_WORDS, staysBehind, type ItemView, type PlanLine } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ItemBody from '../../course/item/ItemBody.vue';
@@ -11,6 +11,7 @@ import { chainWords } from '../planWords.js';
 import DecideBoth from './DecideBoth.vue';
 import NewSheet from './NewSheet.vue';
 import type { OldRow } from './spreadRows.js';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 const { row } = defineProps<{ row: OldRow }>();
 const emit = defineEmits<{ close: []; toggle: []; open: [item: string] }>();

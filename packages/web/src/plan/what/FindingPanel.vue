@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { usePlanStore } from '../planStore.js';
 import { useChoosing } from './useChoosing.js';
 import type { Reason } from './useReasons.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 
 const { reason } = defineProps<{ reason: Reason }>();
 defineEmits<{ close: []; open: [item: string] }>();
@@ -24,7 +25,7 @@ const MOST_SHOWN = 200;
     <ul tabindex="0" :aria-label="`Evidence: ${reason.words}`">
       <li v-for="finding in reason.findings.slice(0, MOST_SHOWN)" :key="finding.item">
         <button class="title" @click="$emit('open', finding.item)">{{ titles.get(finding.item) }}</button>
-        <span class="quiet evidence">{{ finding.evidence }}</span>
+        <span class="quiet evidence">{{ asRead(finding.evidence) }}</span>
         <button
           class="plain-link"
           :aria-label="`${comes(finding.item) ? 'Leave' : 'Bring'} ${titles.get(finding.item)}`"

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import {
-  dayWords,
   FINDING_WORDS,
   FLAG_WORDS,
   isOut,
   MARK_WORDS,
-  momentWords,
   parseDay,
   ROLE_WORDS,
   sectionsOf,
@@ -18,6 +16,7 @@ import {
 import { computed } from 'vue';
 import ItemBody from '../../course/item/ItemBody.vue';
 import { usePlanStore } from '../planStore.js';
+import { asRead, dayWords, momentWords } from '../../shared/dates/readersDates.js';
 
 /** One thing on the right: how it will be in the new course, what can be chosen about that, or why it stays behind. */
 const { item, line, view, against, isUpdate } = defineProps<{
@@ -141,7 +140,7 @@ const isHeldOutside = computed(() => evidence.value.some(({ finding }) => findin
     </template>
     <ul v-if="evidence.length > 0">
       <li v-for="finding in evidence" :key="finding.finding">
-        {{ FINDING_WORDS[finding.finding] }}: {{ finding.evidence }}
+        {{ FINDING_WORDS[finding.finding] }}: {{ asRead(finding.evidence) }}
       </li>
     </ul>
     <p v-if="mark?.mark" class="small">{{ MARK_WORDS[mark.mark] }}</p>

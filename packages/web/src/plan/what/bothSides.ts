@@ -1,4 +1,5 @@
-import { momentWords, ROLE_WORDS, type Answer, type Moment, type SnapshotItem } from '@yarin/core';
+import { ROLE_WORDS, type Answer, type Moment, type SnapshotItem } from '@yarin/core';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 export type AnswerField = keyof Answer;
 

@@ -2,15 +2,16 @@
 import type { DoubtCause } from '@yarin/core';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 
 defineProps<{ cause: DoubtCause }>();
 const plan = usePlanStore();
 </script>
 
 <template>
-  <PlanLine :title="cause.sentence">
+  <PlanLine :title="asRead(cause.sentence)">
     <template #detail
-      ><span class="detail">{{ cause.detail }}</span></template
+      ><span class="detail">{{ asRead(cause.detail) }}</span></template
     >
     <ElButton
       v-for="settlement in cause.settlements"
@@ -18,12 +19,12 @@ const plan = usePlanStore();
       size="small"
       plain
       type="primary"
-      :aria-label="`${settlement.words}: ${cause.sentence}`"
+      :aria-label="asRead(`${settlement.words}: ${cause.sentence}`)"
       @click="plan.settleBy(cause, settlement)"
     >
-      {{ settlement.words }}
+      {{ asRead(settlement.words) }}
     </ElButton>
-    <button class="plain-link" :aria-label="`Fine as it is: ${cause.sentence}`" @click="plan.settle([cause])">
+    <button class="plain-link" :aria-label="asRead(`Fine as it is: ${cause.sentence}`)" @click="plan.settle([cause])">
       fine as it is
     </button>
   </PlanLine>

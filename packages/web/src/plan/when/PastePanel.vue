@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { momentWords, type PreviewDate } from '@yarin/core';
+import { type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { readCells, type CellView } from '../../shared/api/plans.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
+import { momentWords } from '../../shared/dates/readersDates.js';
 
 /** A pasted column of dates, row by row beside the dates that it would set. */
 const { dates, column } = defineProps<{

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { momentWords, patternWords, ROLE_WORDS, type PlanSection } from '@yarin/core';
+import { ROLE_WORDS, type PlanSection } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 import { usePlanStore } from '../planStore.js';
 import { useSections } from './useSections.js';
+import { momentWords, patternWords } from '../../shared/dates/readersDates.js';
 
 /** One plan, several sections: every date in each of them, side by side. */
 const plan = usePlanStore();
@@ -119,7 +120,7 @@ function stateWords({ planId, follows, toWrite, right }: PlanSection): string {
 
 .row {
   display: grid;
-  grid-template-columns: minmax(180px, 260px) 70px 140px repeat(var(--sections), minmax(150px, 1fr));
+  grid-template-columns: minmax(180px, 260px) 70px 148px repeat(var(--sections), minmax(150px, 1fr));
   gap: 8px;
   align-items: center;
   height: 28px;

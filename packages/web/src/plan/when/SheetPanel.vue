@@ -6,6 +6,7 @@ import { sentenceOf } from '../../shared/api/client.js';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
+import { asRead } from '../../shared/dates/readersDates.js';
 
 /** Dates out into a spreadsheet or a calendar, and back in; only what was changed there is set by hand. */
 const plan = usePlanStore();
@@ -53,7 +54,7 @@ function set(changed: DateSheetView['changed']): void {
       </p>
       <LongList v-if="sheet.problems.length > 0" :rows="sheet.problems" label="Rows that could not be read">
         <template #default="{ row: { where, message } }">
-          <span class="bad" :title="message">line {{ where.slice(1) }}: {{ message }}</span>
+          <span class="bad" :title="asRead(message)">line {{ where.slice(1) }}: {{ asRead(message) }}</span>
         </template>
       </LongList>
     </template>

@@ -3,12 +3,13 @@ import { drag, type D3DragEvent } from 'd3-drag';
 import { scaleLinear } from 'd3-scale';
 import { pointer, select } from 'd3-selection';
 import { linkVertical } from 'd3-shape';
-import { dayWords, parseDay } from '@yarin/core';
+import { parseDay } from '@yarin/core';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import WeaveStrip from './WeaveStrip.vue';
 import { LABELS, MARGIN, SECTION_DASHES, STRIP } from './weaveMeasures.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import type { Weave, WeaveStrand } from './weaveGeometry.js';
+import { dayWords } from '../../shared/dates/readersDates.js';
 
 const { weave, oldName, newName, oldDays, newDays, week, movable } = defineProps<{
   weave: Weave;

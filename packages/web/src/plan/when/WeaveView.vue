@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  classDaysOf,
-  dayWords,
-  parseDay,
-  patternWords,
-  weekdayWords,
-  type Meeting,
-  type PreviewDate,
-} from '@yarin/core';
+import { classDaysOf, parseDay, weekdayWords, type Meeting, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -26,6 +18,7 @@ import WorkBar from './WorkBar.vue';
 import { workOf, workWords } from './workWords.js';
 import { useWeaveRows } from './useWeaveRows.js';
 import { weaveOf, type WeekBox } from './weaveGeometry.js';
+import { dayWords, patternWords } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
 const { announce } = useAnnouncer();
@@ -80,7 +73,7 @@ const beside = computed(() => {
   };
 });
 /** Class days beside a strip, with their hours where there is room. */
-const MOST_LETTERS = 'Mon Wed Fri 10:00'.length;
+const MOST_LETTERS = 'Mon Wed 9:00 am'.length;
 function daysOf(meetings: readonly Meeting[]): string {
   const words = patternWords(meetings);
   return words.length > MOST_LETTERS ? weekdayWords(meetings) : words;
@@ -229,7 +222,8 @@ watch(dates, ({ length }) => {
 .heading {
   flex: none;
   display: flex;
-  gap: 18px;
+  flex-wrap: wrap;
+  gap: 2px 18px;
   align-items: center;
   min-height: 28px;
   padding: 2px calc(var(--margin) + 8px) 0;

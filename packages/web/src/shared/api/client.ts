@@ -1,4 +1,5 @@
 import type { ProblemDetails } from '@yarin/core';
+import { asRead } from '../dates/readersDates.js';
 
 /** A refusal of the server, with its sentence and places. */
 export class ApiProblem extends Error {
@@ -44,11 +45,13 @@ export const remove = (path: string): Promise<void> => send('DELETE', path);
 /** The places of the single problems of a refusal, by their JSON Pointer. */
 export const placesOf = (error: unknown): ReadonlyMap<string, string> =>
   new Map(
-    error instanceof ApiProblem ? (error.details.problems ?? []).map(({ where, message }) => [where, message]) : [],
+    error instanceof ApiProblem
+      ? (error.details.problems ?? []).map(({ where, message }) => [where, asRead(message)])
+      : [],
   );
 
 export const isConflict = (error: unknown): boolean => error instanceof ApiProblem && error.details.status === 409;
 
 /** The sentence to show for anything that was thrown. */
 export const sentenceOf = (error: unknown): string =>
-  error instanceof ApiProblem ? error.message : 'Something failed here. Load the page again; nothing was lost.';
+  error instanceof ApiProblem ? asRead(error.message) : 'Something failed here. Load the page again; nothing was lost.';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PreviewDate } from '@yarin/core';
 import { nextTick, onMounted, ref, useTemplateRef } from 'vue';
+import { fieldFormats } from './readersDates.js';
 
 /** The date of one row while it is being set by hand. */
 const { date } = defineProps<{ date: PreviewDate }>();
@@ -18,7 +19,7 @@ onMounted(() => void nextTick(() => picker.value?.focus()));
       v-model="edited"
       type="datetime"
       size="small"
-      format="YYYY-MM-DD HH:mm"
+      :format="fieldFormats.typed"
       value-format="YYYY-MM-DDTHH:mm"
       :clearable="false"
       :prefix-icon="''"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { momentWords, ROLE_WORDS, type PreviewDate } from '@yarin/core';
+import { ROLE_WORDS, type PreviewDate } from '@yarin/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import DateField from './DateField.vue';
 import { faceOf, whyWords } from './dateFaces.js';
 import { useRowWindow } from '../useRowWindow.js';
 import { useTableHands } from './useTableHands.js';
+import { momentWords } from './readersDates.js';
 
 const {
   dates,
@@ -282,11 +283,22 @@ input[type='checkbox'] {
 
 @media (max-width: 900px) {
   .row {
-    grid-template-columns: 16px minmax(0, 1fr) 130px 130px;
+    grid-template-columns: 16px minmax(0, 1fr) 142px 154px;
   }
 
   .row > :nth-child(3),
   .row > :nth-child(6) {
+    display: none;
+  }
+}
+
+/* On a phone: what goes where, for checking. */
+@media (max-width: 560px) {
+  .row {
+    grid-template-columns: 16px minmax(0, 1fr) 154px;
+  }
+
+  .row > :nth-child(4) {
     display: none;
   }
 }

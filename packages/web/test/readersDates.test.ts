@@ -1,0 +1,40 @@
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { parseDay, USUAL_DATES } from '@yarin/core';
+import {
+  asRead,
+  dateWords,
+  dayWords,
+  fieldFormats,
+  momentWords,
+  patternWords,
+  setDateStyle,
+  timeWords,
+} from '../src/shared/dates/readersDates.js';
+
+describe('dates as they are read here', () => {
+  afterEach(() => setDateStyle(USUAL_DATES));
+
+  it('are written the usual way unless somebody prefers another', () => {
+    expect(momentWords('2027-03-16T23:59')).toBe('Tue 16 Mar 23:59');
+    expect(dateWords(parseDay('2027-04-02'))).toBe('2 Apr');
+    expect(fieldFormats.value).toEqual({
+      day: 'D MMM YYYY',
+      moment: 'D MMM YYYY HH:mm',
+      typed: 'YYYY-MM-DD HH:mm',
+    });
+  });
+  it('put the month first, on a clock of twelve hours, wherever they stand', () => {
+    setDateStyle({ order: 'monthFirst', clock: 12 });
+    expect(momentWords('2027-03-16T23:59')).toBe('Tue, Mar 16, 11:59 pm');
+    expect(dayWords(parseDay('2027-03-16'))).toBe('Tue, Mar 16');
+    expect(dateWords(parseDay('2027-04-02'))).toBe('Apr 2');
+    expect(timeWords('2026-11-24T09:05')).toBe('9:05 am');
+    expect(patternWords([{ weekday: 2, start: '14:00' }])).toBe('Tue 2:00 pm');
+    expect(asRead('Thu 18 Feb is Charter Day now, 4 times')).toBe('Thu, Feb 18 is Charter Day now, 4 times');
+    expect(fieldFormats.value).toEqual({
+      day: 'MMM D, YYYY',
+      moment: 'MMM D, YYYY h:mm a',
+      typed: 'MM/DD/YYYY h:mm a',
+    });
+  });
+});
