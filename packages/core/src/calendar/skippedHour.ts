@@ -94,9 +94,10 @@ function makeClock(timeZone: string): ZoneClock {
     },
     utcMinutes(day, minute) {
       const wall = day * MINUTES_PER_DAY + minute;
-      // Offsets change by hours at most, so the one of a day before or after is that of the time itself.
-      const around = [-MINUTES_PER_DAY, MINUTES_PER_DAY].map((away) => offsetAt((wall + away) * MS_PER_MINUTE));
-      const instants = around.map((offset) => wall - offset);
+      const before = offsetOn(day - 1);
+      const after = offsetOn(day + 2);
+      if (before === after) return wall - before;
+      const instants = [wall - before, wall - after];
       return instants.find((instant) => instant + offsetAt(instant * MS_PER_MINUTE) === wall) ?? instants[0]!;
     },
   };

@@ -112,6 +112,35 @@ describe('the skipped hour', () => {
     const apia = zoneClock('Pacific/Apia');
     expect(apia.missingFor(parseDay('2011-12-30'), 600)).toBe(14 * 60);
   });
+  it.each([
+    ['2027-01-15T12:00', '2027-01-15T18:00'],
+    ['2027-03-14T01:59', '2027-03-14T07:59'],
+    ['2027-03-14T03:00', '2027-03-14T08:00'],
+    ['2027-03-15T00:00', '2027-03-15T05:00'],
+    ['2027-11-07T00:30', '2027-11-07T05:30'],
+    ['2027-11-07T01:30', '2027-11-07T06:30'],
+    ['2027-11-07T02:00', '2027-11-07T08:00'],
+    ['2027-11-08T00:00', '2027-11-08T06:00'],
+  ])('%s in Chicago is %s in UTC, the first of two', (wall, utc) => {
+    const minutes = (at: string): number => parseDay(at) * 1440 + parseMinute(at, 11);
+    expect(chicago.utcMinutes(parseDay(wall), parseMinute(wall, 11))).toBe(minutes(utc));
+  });
+  it('every hour of a year comes back from its instant, but where the clock is put back', () => {
+    for (const zone of ['America/Santiago', 'Australia/Lord_Howe', 'Europe/Berlin', 'Africa/Casablanca']) {
+      const clock = zoneClock(zone);
+      const format = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' });
+      const first = parseDay('2027-01-01');
+      const strayed: string[] = [];
+      for (let hour = 0; hour < 365 * 24; hour++) {
+        const [day, minute] = [first + Math.floor(hour / 24), (hour % 24) * 60];
+        if (clock.missingFor(day, minute) > 0) continue;
+        const instant = clock.utcMinutes(day, minute);
+        const wall = formatMoment(day, minute);
+        if (format.format(instant * 60_000).replace(' ', 'T') !== wall) strayed.push(wall);
+      }
+      expect(strayed).toEqual([]);
+    }
+  });
 });
 
 describe('a calendar that can’t be used says why and where', () => {
