@@ -2,26 +2,9 @@ import type { Problem } from '../problem.js';
 import type { Calendar, Meeting } from '../schemas/calendar.js';
 import { indexCalendar } from './calendarIndex.js';
 import { formatDay, parseDay, parseMinute, type Weekday } from './day.js';
+import { isZone } from './skippedHour.js';
 
 const LONGEST_TERM_DAYS = 2 * 366;
-
-/** Zones that were found, since making a formatter for one takes as long as moving ten thousand dates. */
-const found = new Set<string>();
-
-function isZone(timeZone: string): boolean {
-  if (!found.has(timeZone) && canFormatIn(timeZone)) found.add(timeZone);
-  return found.has(timeZone);
-}
-
-function canFormatIn(timeZone: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en-US', { timeZone });
-    return true;
-  } catch (error) {
-    if (error instanceof RangeError) return false;
-    throw error;
-  }
-}
 
 interface Span {
   readonly from: string;

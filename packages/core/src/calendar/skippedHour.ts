@@ -29,6 +29,17 @@ export function zoneClock(timeZone: string): ZoneClock {
   return clock;
 }
 
+/** Whether there is a zone of this name. */
+export function isZone(timeZone: string): boolean {
+  try {
+    zoneClock(timeZone);
+    return true;
+  } catch (error) {
+    if (error instanceof RangeError) return false;
+    throw error;
+  }
+}
+
 /** Days that are kept: some years of them. */
 const MOST_DAYS = 4000;
 

@@ -12,7 +12,7 @@ import { placeMoments } from './placing.js';
 import { raiseFlags } from './raiseFlags.js';
 import type { RuleUsed, Step } from './steps.js';
 import type { Terms } from './terms.js';
-import { followLeaders, followStarts, skipMissingHours } from './withinItem.js';
+import { followLeaders, followStarts, skipHoursOf, skipMissingHours } from './withinItem.js';
 
 /** Where one moment goes. `to` is null when it was cleared. */
 export interface Retimed {
@@ -49,9 +49,9 @@ export function retime(job: RetimeJob): Result<readonly Retimed[]> {
   const { moving, groups, classEvents } = placeMoments(terms, job, parsed);
   const clock = zoneClock(job.destination.calendar.timeZone);
   followLeaders(moving, groups);
-  skipMissingHours(clock, moving, false);
+  const ends = skipMissingHours(clock, moving);
   followStarts(terms, moving, groups);
-  skipMissingHours(clock, moving, true);
+  skipHoursOf(clock, moving, ends);
   flagUnmetClasses(terms, moving, classEvents);
   raiseFlags(terms, moving, { perDay: job.limits?.perDay ?? 2, perWeek: job.limits?.perWeek ?? 4 }, job.now);
   return succeed(finish(moving));

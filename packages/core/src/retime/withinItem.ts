@@ -99,20 +99,33 @@ function endAfter(terms: Terms, moving: Moving, ends: Place, start: Place): void
 }
 
 /**
- * Times of day that the destination's zone skips on their day move to the first minute that exists.
+ * Times of day that the destination's zone skips on their day move to the first minute that exists; those of `ends` that
+ * may go with their start stay.
  *
- * @param ends  concerns those that go with their start, or those that do not
+ * @returns the places of the latter, for `skipHoursOf` when they have followed
  */
-export function skipMissingHours(clock: ZoneClock, moving: Moving, ends: boolean): void {
-  const { moments, roles, fates, days, minutes, flags, steps } = moving;
+export function skipMissingHours(clock: ZoneClock, moving: Moving): readonly Place[] {
+  const { moments, roles, fates, days } = moving;
   const skipping = tableOfDays(days, (day) => (clock.skipsOn(day) ? 1 : 0));
+  const ends: Place[] = [];
   for (let at = 0; at < days.length; at++) {
-    if (skipping.values[days[at]! - skipping.first] === 0 || fates[at] !== 'moved') continue;
-    if ((roles[at] === ROLE.ends && moments[at]!.item !== undefined) !== ends) continue;
-    const missing = clock.missingFor(days[at]!, minutes[at]!);
-    if (missing === 0) continue;
-    steps[at] = [...steps[at]!, { step: 'skippedHour', from: minutes[at]! }];
-    moveTo(moving, at, newTotal(moving, at) + missing);
-    flags[at]! |= FLAG.missingHour;
+    if (fates[at] !== 'moved') continue;
+    if (roles[at] === ROLE.ends && moments[at]!.item !== undefined) ends.push(at);
+    else if (skipping.values[days[at]! - skipping.first] === 1) skipHour(clock, moving, at);
   }
+  return ends;
+}
+
+/** The same for these places alone. */
+export function skipHoursOf(clock: ZoneClock, moving: Moving, places: readonly Place[]): void {
+  for (const at of places) if (clock.skipsOn(moving.days[at]!)) skipHour(clock, moving, at);
+}
+
+function skipHour(clock: ZoneClock, moving: Moving, at: Place): void {
+  const { days, minutes, flags, steps } = moving;
+  const missing = clock.missingFor(days[at]!, minutes[at]!);
+  if (missing === 0) return;
+  steps[at] = [...steps[at]!, { step: 'skippedHour', from: minutes[at]! }];
+  moveTo(moving, at, newTotal(moving, at) + missing);
+  flags[at]! |= FLAG.missingHour;
 }
