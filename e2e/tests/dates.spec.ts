@@ -171,6 +171,38 @@ test('parallel sections are compared in one table, follow one plan, and are brou
   await expect(page.getByRole('treeitem', { name: /^Borrow waders/ })).toHaveCount(0);
 });
 
+test('after the run: what was in doubt still is, until it is fine, or moved in the new course and put back', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  const look = page.getByRole('region', { name: 'Dates to look at' });
+  await expect(look.getByRole('listitem')).toHaveCount(4);
+  await look.getByRole('button', { name: 'Fine as it is: Thu 18 Feb is Charter Day now, 3 times' }).click();
+  await expect(page.getByRole('link', { name: /^When 134 dates, 3 doubts/ })).toBeVisible();
+
+  await look.getByRole('button', { name: /^Sun 21 Mar: Field journal/ }).click();
+  await expect(look).toContainText('1 date was moved in the new course.');
+  await expect(look.getByText('Field journal, first part: was in Spring break')).toHaveCount(0);
+  await page.keyboard.press('n');
+  await page.getByRole('combobox', { name: 'Weeks in the table' }).selectOption('break, from Mon 15 Mar');
+  const journal = page.getByRole('row').filter({ hasText: 'Sun 15 Mar 23:59' });
+  await expect(journal).toContainText('Sun 21 Mar 23:59');
+  await page.keyboard.press('Escape');
+  await look.getByRole('button', { name: 'put back' }).click();
+  await expect(look.getByText('Field journal, first part: was in Spring break')).toBeVisible();
+
+  await page.keyboard.press('n');
+  await expect(page.getByText('4 dates in doubt first, then 130')).toBeVisible();
+  await page.keyboard.press(']');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('link', { name: /^When 134 dates, 2 doubts/ })).toBeVisible();
+  await page.goto(app.address);
+  await expect(page.getByText('by Ines Marant; 4 loose ends and 2 doubts left')).toBeVisible();
+});
+
 test('after the run: a storm moves everything from week 7 on by two days in one step, and it is put back', async ({
   page,
   app,

@@ -75,6 +75,7 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
       expect(after.shells[1]!.done).toMatchObject({ by: 'Ines Marant', at: '2026-11-24T09:00', things: 210 });
       expect(after.shells[2]!.candidates[0]!.for).toContain('usedBefore');
       expect(after.lately).toHaveLength(1);
+      expect(after.shells[1]!.sentence).toMatchObject({ toWrite: 0, doubts: 4, leftOver: 4 });
     });
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { CourseSummary, DeskShell, LearnerCounts, Preview, Snapshot } from '@yarin/core';
-import { deskLine, holdsWords, reasonWords, sentenceWords } from '../src/desk/deskWords.js';
+import { deskLine, holdsWords, leftWords, reasonWords, sentenceWords } from '../src/desk/deskWords.js';
 import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../src/plan/planWords.js';
 import { count, courseCode, listed, sectionWords } from '../src/shared/words.js';
 
@@ -60,6 +60,10 @@ describe('words of the Desk', () => {
       '208 of 236 come, 1 date moves, nothing to look at',
     );
     expect(sentenceWords({ ...sentence, toWrite: 0 })).toBe('208 of 236 are there');
+  });
+  it('say what is left after a run', () => {
+    expect(leftWords({ leftOver: 3, doubts: 1 })).toBe('3 loose ends and 1 doubt');
+    expect(leftWords({ leftOver: 1, doubts: 0 })).toBe('1 loose end');
   });
   it('sum up all shells in a line', () => {
     expect(deskLine([shell('one'), shell('one'), shell('several'), shell('none'), shell('one', true)])).toBe(

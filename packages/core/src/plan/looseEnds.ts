@@ -140,8 +140,11 @@ const RANK: Readonly<Record<Severity, number>> = { breaks: 0, wrong: 1, untidy: 
 export function looseEndsOf(course: CourseAsItStands, behind: readonly PlanBehind[] = []): LooseEnd[] {
   const ends = CHECKS.flatMap((check) => check(course));
   ends.push(...behind.flatMap(planEnds));
-  return ends.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  return worstFirst(ends);
 }
+
+export const worstFirst = (ends: readonly LooseEnd[]): LooseEnd[] =>
+  [...ends].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 
 function planEnds({ source, findings, lines, broken }: PlanBehind): LooseEnd[] {
   const items = new Map(source.items.map((item) => [item.id, item]));

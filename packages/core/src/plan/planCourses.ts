@@ -13,7 +13,8 @@ import { isWritten, type PlanLine, type Verb } from './line.js';
 import type { LineageEntry } from './match.js';
 import { originKey } from './overlaps.js';
 import { previewPlan, type Preview } from './preview.js';
-import { reviewPlan } from './review.js';
+import { worstFirst } from './looseEnds.js';
+import { doubtsLeftOver, reviewPlan } from './review.js';
 import { suggestPlanPolicy } from './suggestPlanPolicy.js';
 import { shellWithoutBrought } from './stock.js';
 
@@ -64,6 +65,8 @@ export function planCourses(job: PlanJob): Result<Planned> {
   const preview = previewPlan(input);
   if (!preview.ok) return fail(preview.problems.map((each) => placed(each, 0)));
   const worked = { job, ground, preview: preview.value };
+  const review = reviewPlan(input, preview.value);
+  const ends = worstFirst([...review.looseEnds, ...doubtsLeftOver(review, preview.value)]);
   const course = courseOf(worked);
   return succeed({
     lines: linesOf(worked),
@@ -71,7 +74,7 @@ export function planCourses(job: PlanJob): Result<Planned> {
       findings.map((finding) => ({ source: source.course.id, ...finding })),
     ),
     counts: countsOf(worked),
-    looseEnds: reviewPlan(input, preview.value).looseEnds.map((end) => ({ ...end, items: [...end.items] })),
+    looseEnds: ends.map((end) => ({ ...end, items: [...end.items] })),
     policies,
     course,
     history: historyAfter(history, notedBy(worked), course),

@@ -12,6 +12,7 @@ import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
 import { countByKind, type KindCounts } from './counts.js';
+import { datesAsBrought } from './datesAsBrought.js';
 import { datesOf } from './dates.js';
 import { originOf, type Joined } from './joinSources.js';
 import { landedItems, orderOf, type PreviewItem } from './landing.js';
@@ -41,7 +42,7 @@ export interface PlanDecided {
   /** Of several sources: those of the others than the first, by the id of the course. */
   readonly policies?: Readonly<Record<string, PlanPolicy>> | undefined;
   /** Wall-clock moment in the destination's zone; dates before it are flagged. */
-  readonly now?: string;
+  readonly now?: string | undefined;
 }
 
 export type PlanInput = PlanGround & PlanDecided;
@@ -52,6 +53,8 @@ export interface Preview {
   readonly items: readonly PreviewItem[];
   /** Every date that the plan moves, with its thing. */
   readonly dates: readonly PreviewDate[];
+  /** Dates that earlier runs brought, which stand where the plan puts them. */
+  readonly asBrought: readonly PreviewDate[];
   readonly counts: KindCounts;
   /** How many things the run would write or take out. */
   readonly toWrite: number;
@@ -181,36 +184,40 @@ interface Dated {
   readonly decisions: Decisions;
   readonly made: Chosen;
   readonly dates: PreviewDate[];
+  readonly asBrought: PreviewDate[];
 }
 
 function dated(index: PlanIndex, decided: PlanDecided): Result<Dated> {
   const decisions = inForce(index, decided.decisions);
   const made = chosenLines(index, decisions);
   const dates = datesOf(index, (at) => bringsDates(made.lines[at]!, decisions), { ...decided, decisions });
-  return dates.ok ? succeed({ decisions, made, dates: dates.value }) : dates;
+  if (!dates.ok) return dates;
+  const asBrought = datesAsBrought(index, made.lines, { ...decided, decisions });
+  return asBrought.ok ? succeed({ decisions, made, dates: dates.value, asBrought: asBrought.value }) : asBrought;
 }
 
 /** The same on sides that are indexed already. */
 export function previewOn(index: PlanIndex, decided: PlanDecided): Result<Preview> {
   const result = dated(index, decided);
   if (!result.ok) return result;
-  const { decisions, made, dates } = result.value;
+  const { decisions, made, dates, asBrought } = result.value;
   return succeed({
     ...summed(index, made, decisions),
     items: landedItems({ ...made, index, retimed: dates, decisions }),
     dates,
+    asBrought,
   });
 }
 
 /** What comes and where its dates go, without the things as they land. */
-export type PlanDated = PlanChosen & Pick<Preview, 'dates'>;
+export type PlanDated = PlanChosen & Pick<Preview, 'dates' | 'asBrought'>;
 
 /** Which things come and where every date goes, without the things as they land. */
 export function planDated(index: PlanIndex, decided: PlanDecided): Result<PlanDated> {
   const result = dated(index, decided);
   if (!result.ok) return result;
-  const { decisions, made, dates } = result.value;
-  return succeed({ ...summed(index, made, decisions), dates });
+  const { decisions, made, dates, asBrought } = result.value;
+  return succeed({ ...summed(index, made, decisions), dates, asBrought });
 }
 
 /** The dates alone of what comes. */

@@ -15,10 +15,11 @@ export interface Review {
 }
 
 /** Gathers the doubts of a preview by cause, and what would be left over after it. */
-export function reviewPlan(input: PlanInput, { dates, items, lines, broken }: Preview): Review {
+export function reviewPlan(input: PlanInput, preview: Preview): Review {
+  const { dates, items, lines, broken } = preview;
   const { source, joined, shell, findings } = input;
   return {
-    causes: causesOf(input, dates),
+    causes: causesOf(input, preview),
     looseEnds: [
       ...looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
       ...classesWithoutEvent({ source, shell, joined }, dates),
@@ -26,9 +27,34 @@ export function reviewPlan(input: PlanInput, { dates, items, lines, broken }: Pr
   };
 }
 
-/** The doubts among the dates of a plan, by cause. */
-export const causesOf = (input: PlanInput, dates: readonly PreviewDate[]): Review['causes'] =>
-  doubtCauses(termsOf(input, dates), input.decisions.settled);
+/** The doubts among the dates of a plan by cause, then those about what earlier runs brought. */
+export function causesOf(input: PlanInput, { dates, asBrought }: Pick<Preview, 'dates' | 'asBrought'>): DoubtCause[] {
+  const causes = (of: readonly PreviewDate[]) => doubtCauses(termsOf(input, of), input.decisions.settled);
+  return [...causes(dates), ...(asBrought.length === 0 ? [] : causes(asBrought).map(asItStands))];
+}
+
+/** Doubts as what would be left over, for those who do not see them beside it. */
+export function doubtsLeftOver(
+  { causes }: Pick<Review, 'causes'>,
+  { dates, asBrought }: Pick<Preview, 'dates' | 'asBrought'>,
+): LooseEnd[] {
+  const itemOf = new Map([...dates, ...asBrought].map(({ id, item }) => [id, item]));
+  return causes.map(({ sentence, detail, moments }) => ({
+    code: 'dateInDoubt',
+    severity: 'wrong',
+    sentence,
+    detail,
+    items: [...new Set(moments.flatMap(({ id }) => itemOf.get(id) ?? []))],
+  }));
+}
+
+/** What stands is not moved by another rule. */
+const asItStands = (cause: DoubtCause): DoubtCause => ({
+  ...cause,
+  key: `${cause.key} as brought`,
+  stands: true,
+  settlements: cause.settlements.filter(({ settle }) => settle === 'byHand'),
+});
 
 /** The dates of each old term, and of each section where several share the shell, with the terms between which they move. */
 function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, dates: readonly PreviewDate[]) {

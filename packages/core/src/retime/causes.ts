@@ -18,6 +18,8 @@ export interface DoubtCause {
   readonly settlements: readonly Settlement[];
   /** Of several sources: the course whose dates these are, where the old term tells the causes apart. */
   readonly course?: string;
+  /** Its dates stand in the new course already: what settles them is done there. */
+  readonly stands?: true;
 }
 
 /** Doubts that come from the old term: those of two old terms have two causes. */

@@ -9,29 +9,31 @@ import type { LineageEntry } from '../../src/plan/match.js';
 import { isWritten } from '../../src/plan/line.js';
 import { previewPlan, type PlanInput, type Preview } from '../../src/plan/preview.js';
 import { reviewPlan, type Review } from '../../src/plan/review.js';
+import { settledAs } from '../../src/retime/causes.js';
 import type { Decisions } from '../../src/schemas/choices.js';
 import type { Course } from '../../src/schemas/course.js';
 import { asSnapshot, due, item, newShell, oldCourse, stock, unit } from '../builders.js';
 
 const NOTHING: Decisions = { choices: {}, byHand: {}, settled: {} };
+const worked = (input: PlanInput): Preview & Review => {
+  const result = previewPlan(input);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return { ...result.value, ...reviewPlan(input, result.value) };
+};
 const preview = (
   source: Course,
   shell: Course,
   decisions: Partial<Decisions> = {},
   lineage: LineageEntry[] = [],
-): Preview & Review => {
-  const input: PlanInput = {
+): Preview & Review =>
+  worked({
     source: asSnapshot(source),
     shell: asSnapshot(shell),
     findings: findFindings(source, shell),
     decisions: { ...NOTHING, ...decisions },
     policy: { weekdays: { 1: 2, 3: 4 } },
     lineage,
-  };
-  const result = previewPlan(input);
-  if (!result.ok) throw new Error(JSON.stringify(result.problems));
-  return { ...result.value, ...reviewPlan(input, result.value) };
-};
+  });
 const verbs = ({ lines }: Preview): Record<string, string> =>
   Object.fromEntries(lines.map(({ item: id, to, verb }) => [id ?? `(${to})`, verb]));
 
@@ -124,6 +126,64 @@ describe('verbs', () => {
     expect(result({ ...COURSE, items: COURSE.items.filter(({ id }) => id !== 'riffle') }, snapshot).riffle).toBe(
       'gone',
     );
+  });
+});
+
+describe('doubts about what was brought', () => {
+  const LATE = item('assignment', 'late', { points: 5, moments: due('late', '2026-02-18T23:59') });
+  const course = oldCourse(LATE, item('assignment', 'early', { points: 5, moments: due('early', '2026-02-09T23:59') }));
+  const first = preview(course, newShell());
+  const { snapshot, lineage } = landed(course, newShell(), first);
+  /** The plan again on the shell as it stands after its run. */
+  const again = (shell: Snapshot, more: Partial<PlanInput> = {}): Preview & Review =>
+    worked({
+      source: asSnapshot(course),
+      shell,
+      findings: [],
+      decisions: NOTHING,
+      policy: { weekdays: { 1: 2, 3: 4 } },
+      lineage,
+      ...more,
+    });
+  const moved = (at: string): Snapshot => ({
+    ...snapshot,
+    items: snapshot.items.map((each) => (each.id === 'late' ? { ...each, moments: due('late', at) } : each)),
+  });
+
+  it('are the same as before the run, while nobody settled them and the dates stand as they came', () => {
+    expect(first.causes.map(({ sentence, stands }) => [sentence, stands])).toEqual([
+      ['Thu 18 Feb is Charter Day now', undefined],
+    ]);
+    const after = again(snapshot);
+    expect([after.toWrite, after.dates.length]).toEqual([0, 0]);
+    expect(after.asBrought.map(({ id, to }) => [id, to])).toEqual([
+      ['late-due', '2027-02-19T23:59'],
+      ['early-due', '2027-02-09T23:59'],
+    ]);
+    expect(after.causes.map(({ sentence, stands }) => [sentence, stands])).toEqual([
+      ['Thu 18 Feb is Charter Day now', true],
+    ]);
+  });
+  it('end when they are fine as they are, and when the date is moved in the new course', () => {
+    const [cause] = again(snapshot).causes;
+    const settled = { 'late-due': settledAs(cause!.moments[0]!) };
+    expect(again(snapshot, { decisions: { ...NOTHING, settled } }).causes).toEqual([]);
+    expect(again(moved('2027-02-17T23:59')).causes).toEqual([]);
+    expect(again(moved('2027-02-19T23:59')).causes).toHaveLength(1);
+  });
+  it('do not come up because time passes', () => {
+    expect(again(snapshot, { now: '2027-04-01T09:00' }).causes.map(({ flags }) => flags)).toEqual([['closure']]);
+  });
+  it('are settled by dates alone: another class-day map moves nothing that stands', () => {
+    const swapped = oldCourse(
+      item('quiz', 'one', { points: 5, moments: due('one', '2026-01-14T23:59') }),
+      item('quiz', 'two', { points: 5, moments: due('two', '2026-01-15T17:00') }),
+    );
+    const before = preview(swapped, newShell());
+    expect(before.causes[0]!.settlements.map(({ settle }) => settle)).toEqual(['weekdays', 'byHand']);
+    const stands = landed(swapped, newShell(), before);
+    const after = again(stands.snapshot, { source: asSnapshot(swapped), lineage: stands.lineage });
+    expect(after.causes[0]!.settlements.map(({ settle }) => settle)).toEqual(['byHand']);
   });
 });
 

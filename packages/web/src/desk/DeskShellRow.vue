@@ -6,7 +6,7 @@ import { openPlan } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import KnotStrand from '../shared/KnotStrand.vue';
 import { count, courseCode, listed, sectionWords } from '../shared/words.js';
-import { holdsWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
+import { holdsWords, leftWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
 import { dayWords, timeWords } from '../shared/dates/readersDates.js';
 
 const { entry, isFirst } = defineProps<{ entry: DeskShell; isFirst: boolean }>();
@@ -48,10 +48,7 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
       <p>
         {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ timeWords(entry.done.at) }}
       </p>
-      <small
-        >by {{ entry.done.by
-        }}{{ entry.sentence ? `; ${count(entry.sentence.leftOver, 'loose end')} left` : '' }}</small
-      >
+      <small>by {{ entry.done.by }}{{ entry.sentence ? `; ${leftWords(entry.sentence)} left` : '' }}</small>
     </div>
     <div v-else-if="entry.verdict === 'none'">
       <p>No predecessor with this code</p>

@@ -36,6 +36,11 @@ export function sentenceWords({ come, of, dates, doubts, toWrite }: PlanSentence
   return `${come} of ${of} come, ${count(dates, 'date moves', 'dates move')}, ${look}`;
 }
 
+/** “3 loose ends and 2 doubts”. */
+export function leftWords({ leftOver, doubts }: Pick<PlanSentence, 'leftOver' | 'doubts'>): string {
+  return listed([count(leftOver, 'loose end'), ...(doubts === 0 ? [] : [count(doubts, 'doubt')])]);
+}
+
 export const holdsWords = (shell: DeskShell['shell']): string =>
   `${shell.things > shell.stockThings ? 'holds ' : ''}${contentsWords(shell)}`;
 

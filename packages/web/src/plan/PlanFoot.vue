@@ -34,14 +34,18 @@ const KEYS: Readonly<Record<string, Keys>> = {
   ],
 };
 
-/** Dates that were brought are only looked at. */
+/** Dates that were brought are only looked at, and their doubts settled. */
 const LOOKING: Keys = [
   ['w', 'What'],
   ['l', 'Left over'],
   ['Esc', 'the plan'],
   ['?', 'keys'],
 ];
-const keys = computed(() => (knot === 'when' && plan.isDone ? LOOKING : KEYS[knot]));
+const SETTLING: Keys = [[']', 'next doubt'], ['f', 'fine as it is'], ...LOOKING.slice(2)];
+const keys = computed(() => {
+  if (knot !== 'when' || !plan.isDone) return KEYS[knot];
+  return plan.preview!.causes.length === 0 ? LOOKING : SETTLING;
+});
 
 const words = computed(() => {
   const { toWrite } = plan.preview!;

@@ -2,11 +2,13 @@ import {
   type BringOutcome,
   type Choices,
   type Decisions,
+  type DoubtCause,
   type PlanLine,
   type PlanView,
   type PlanDecided,
   type Preview,
   type Review,
+  type Settlement,
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -19,6 +21,7 @@ import { useRunStore } from './runStore.js';
 import type { OverlapInForce } from './useOverlaps.js';
 import { usePlanDates } from './usePlanDates.js';
 import { usePlanSources } from './usePlanSources.js';
+import { useStanding } from './useStanding.js';
 import { useUndo } from '../shared/useUndo.js';
 
 const CONFLICT = 409;
@@ -147,6 +150,13 @@ export const usePlanStore = defineStore('plan', () => {
     unitOf: (item) => from.source.value.items[placeOf.value.get(item) ?? -1]?.parent,
   });
 
+  const standing = useStanding({ view, trouble, reload: () => load(view.value!.id) });
+  /** Settles all doubts of a cause: what was brought already is moved in the new course. */
+  const settleBy = (cause: DoubtCause, settlement: Settlement): void => {
+    if (cause.stands === true && settlement.settle === 'byHand') void standing.moveStanding(settlement.dates);
+    else dating.settleBy(cause, settlement);
+  };
+
   /** Says from which courses the plan brings, the one that goes before the others first. */
   async function bringFrom(ids: readonly string[]): Promise<void> {
     const plan = view.value;
@@ -249,6 +259,9 @@ export const usePlanStore = defineStore('plan', () => {
     choose,
     decide,
     ...dating,
+    settleBy,
+    movedFrom: standing.movedFrom,
+    putBackStanding: standing.putBackStanding,
     bringFrom,
     see,
     undo,

@@ -3,6 +3,7 @@ import { usePlanStore } from '../planStore.js';
 import WhatHappens from './WhatHappens.vue';
 import WhatNeedsYou from './WhatNeedsYou.vue';
 import WhatWasDone from './WhatWasDone.vue';
+import DatesToLookAt from '../leftOver/DatesToLookAt.vue';
 import LooseEndList from '../leftOver/LooseEndList.vue';
 
 defineEmits<{ go: [knot?: string] }>();
@@ -15,6 +16,7 @@ const plan = usePlanStore();
       <section aria-label="Left over">
         <h2>Left over <small class="beside">the worst first</small></h2>
         <LooseEndList />
+        <DatesToLookAt v-if="plan.preview!.causes.length > 0 || plan.movedFrom" class="dates" />
       </section>
       <WhatWasDone />
     </template>
@@ -33,6 +35,10 @@ const plan = usePlanStore();
   align-content: start;
   padding: 20px var(--margin);
   overflow: auto;
+}
+
+.dates {
+  margin-top: 24px;
 }
 
 @media (max-width: 800px) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { usePlanStore } from '../planStore.js';
-import CauseLine from '../when/CauseLine.vue';
+import DatesToLookAt from './DatesToLookAt.vue';
 import LooseEndList from './LooseEndList.vue';
 
 defineEmits<{ go: [knot?: string] }>();
@@ -18,16 +18,7 @@ const plan = usePlanStore();
       </h2>
       <LooseEndList />
     </section>
-    <section aria-label="Dates to look at">
-      <h2>Dates to look at <small class="beside">one line a cause</small></h2>
-      <ul v-if="plan.preview!.causes.length > 0" class="lines">
-        <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
-      </ul>
-      <p v-else class="quiet">
-        None.
-        {{ plan.isDone ? 'The dates stand in the new course.' : 'Every date has a plain place on the new calendar.' }}
-      </p>
-    </section>
+    <DatesToLookAt />
   </div>
 </template>
 

@@ -38,6 +38,7 @@ export interface AskedPolicy {
 export interface WorkedChange {
   readonly items: ListPatch<PreviewItem>;
   readonly dates: ListPatch<PreviewDate>;
+  readonly asBrought: ListPatch<PreviewDate>;
   readonly causes: Review['causes'];
   readonly looseEnds: Review['looseEnds'];
 }
@@ -62,7 +63,7 @@ export function shownAtOnce(index: PlanIndex, decided: PlanDecided): Partial<Pre
   const moments = index.ground.source.items.reduce((sum, item) => sum + (item.moments?.length ?? 0), 0);
   const dated = moments > MOST_DATED ? undefined : planDated(index, decided);
   if (dated?.ok !== true) return planChosen(index, decided.decisions);
-  return { ...dated.value, causes: causesOf({ ...index.ground, ...decided }, dated.value.dates) };
+  return { ...dated.value, causes: causesOf({ ...index.ground, ...decided }, dated.value) };
 }
 
 /** What another policy would do to a plan that was worked out. */
@@ -76,18 +77,23 @@ export function effectOn(
   return effect.ok ? effect.value : undefined;
 }
 
-type Changing = Pick<Preview & Review, 'items' | 'dates' | 'causes' | 'looseEnds'>;
+type Changing = Pick<Preview & Review, 'items' | 'dates' | 'asBrought' | 'causes' | 'looseEnds'>;
 
 export const changeFrom = (before: Changing, after: Changing): WorkedChange => ({
   items: patchOf(before.items, after.items),
   dates: patchOf(before.dates, after.dates),
+  asBrought: patchOf(before.asBrought, after.asBrought),
   causes: after.causes,
   looseEnds: after.looseEnds,
 });
 
-export const changedBy = (before: Changing, { items, dates, causes, looseEnds }: WorkedChange): Changing => ({
+export const changedBy = (
+  before: Changing,
+  { items, dates, asBrought, causes, looseEnds }: WorkedChange,
+): Changing => ({
   items: patched(before.items, items),
   dates: patched(before.dates, dates),
+  asBrought: patched(before.asBrought, asBrought),
   causes,
   looseEnds,
 });

@@ -11,7 +11,9 @@ const plan = usePlanStore();
 <template>
   <PlanLine :title="asRead(cause.sentence)">
     <template #detail
-      ><span class="detail">{{ asRead(cause.detail) }}</span></template
+      ><span class="detail"
+        >{{ asRead(cause.detail) }}{{ cause.stands && !plan.isDone ? ' · brought already' : '' }}</span
+      ></template
     >
     <ElButton
       v-for="settlement in cause.settlements"

@@ -56,8 +56,8 @@ const movable = computed(() => plan.view!.right.may && !plan.isDone);
 const heading = computed(() => {
   const doubts = dates.value.filter(({ id }) => doubtful.value.has(id)).length;
   const rest = dates.value.length - doubts;
-  if (plan.isDone) return `${count(dates.value.length, 'date')} as they stand`;
-  return doubts === 0 ? count(rest, 'date') : `${count(doubts, 'date')} in doubt first, then ${rest}`;
+  if (doubts === 0) return plan.isDone ? `${count(rest, 'date')} as they stand` : count(rest, 'date');
+  return `${count(doubts, 'date')} in doubt first, then ${rest}`;
 });
 
 /** Points and more beside the dates, for those who want them. */

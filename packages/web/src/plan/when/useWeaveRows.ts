@@ -42,7 +42,13 @@ function shownIn(week: number, chosen: ReadonlySet<string>): (date: PreviewDate)
 export function useWeaveRows({ source, section, week }: Look) {
   const plan = usePlanStore();
 
-  const everyDate = computed(() => (plan.isDone ? standingDates(plan.source, plan.view!.shell) : plan.preview!.dates));
+  /** After the run all dates as they stand; those that stand as the plan put them with what it says of them. */
+  const everyDate = computed(() => {
+    const { dates, asBrought } = plan.preview!;
+    if (!plan.isDone) return dates;
+    const told = new Map(asBrought.map((date) => [date.id, date]));
+    return standingDates(plan.source, plan.view!.shell).map((date) => told.get(date.id) ?? date);
+  });
   /** Of sections that share the shell: those of the one that is looked at, with what is for everybody or another group. */
   const all = computed(() =>
     section.value === null

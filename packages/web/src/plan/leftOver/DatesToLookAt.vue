@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { count } from '../../shared/words.js';
+import { usePlanStore } from '../planStore.js';
+import CauseLine from '../when/CauseLine.vue';
+
+/** Doubts about dates, before the run and after it. */
+const plan = usePlanStore();
+const causes = computed(() => plan.preview!.causes);
+const moved = computed(() => Object.keys(plan.movedFrom ?? {}).length);
+</script>
+
+<template>
+  <section aria-label="Dates to look at">
+    <h2>Dates to look at <small class="beside">one line a cause</small></h2>
+    <ul v-if="causes.length > 0" class="lines">
+      <CauseLine v-for="cause in causes" :key="cause.key" :cause="cause" />
+    </ul>
+    <p v-else class="quiet">
+      None.
+      {{ plan.isDone ? 'The dates stand in the new course.' : 'Every date has a plain place on the new calendar.' }}
+    </p>
+    <p v-if="moved > 0" class="quiet">
+      {{ count(moved, 'date was', 'dates were') }} moved in the new course.
+      <button class="plain-link" @click="plan.putBackStanding">put back</button>
+    </p>
+  </section>
+</template>
