@@ -236,6 +236,7 @@ test('after the run: the calendar changed, and the course is dated anew but for 
   await openPlan(page);
   await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
   await page.getByRole('region', { name: 'What was done' }).waitFor();
+  const plan = page.url();
   await page.goto(`${app.address}/course/eco214-s27-02/class-days`);
   const pause = page.locator('#day-2027-04-01');
   await pause.click();
@@ -243,9 +244,13 @@ test('after the run: the calendar changed, and the course is dated anew but for 
   await page.getByRole('button', { name: 'Close these days' }).click();
   await page.getByRole('button', { name: 'Save when it runs' }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
-  await page.getByRole('link', { name: 'dates', exact: true }).click();
-  await page.getByRole('button', { name: 'many at once' }).click();
-  await page.getByRole('button', { name: 'by the calendar as it is now' }).click();
+  await page.goto(plan);
+  await expect(page.getByRole('region', { name: 'The calendar changed' })).toContainText(
+    'Storm, Thu 1 Apr, is new. 7 dates would go elsewhere now; what was brought stays',
+  );
+  const left = page.getByRole('region', { name: 'Left over' });
+  await expect(left).toContainText('7 dates that were brought would stand elsewhere on the calendar as it is now');
+  await left.getByRole('button', { name: 'date them anew' }).click();
   const anew = page.getByRole('region', { name: 'By the calendar as it is now' });
   await expect(anew.getByRole('listitem').filter({ hasText: 'Quiz 7' }).filter({ hasText: 'due' })).toContainText(
     'Fri 2 Apr 23:59',

@@ -57,9 +57,9 @@ export { causesOf, reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
 export { isOut, isWritten, staysBehind, type PlanLine, type Verb } from './plan/line.js';
 export {
+  concernedDates,
   indexPlan,
   planChosen,
-  datesOn,
   planDated,
   previewOn,
   previewPlan,

@@ -12,7 +12,7 @@ import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
 import { countByKind, type KindCounts } from './counts.js';
-import { datesAsBrought } from './datesAsBrought.js';
+import { broughtDates, datesStanding, type StandingDates } from './broughtDates.js';
 import { datesOf } from './dates.js';
 import { originOf, type Joined } from './joinSources.js';
 import { landedItems, orderOf, type PreviewItem } from './landing.js';
@@ -48,13 +48,11 @@ export interface PlanDecided {
 export type PlanInput = PlanGround & PlanDecided;
 
 /** The new course before it exists, and what happens to every thing on the way there. */
-export interface Preview {
+export interface Preview extends StandingDates {
   readonly lines: readonly PlanLine[];
   readonly items: readonly PreviewItem[];
   /** Every date that the plan moves, with its thing. */
   readonly dates: readonly PreviewDate[];
-  /** Dates that earlier runs brought, which stand where the plan puts them. */
-  readonly asBrought: readonly PreviewDate[];
   readonly counts: KindCounts;
   /** How many things the run would write or take out. */
   readonly toWrite: number;
@@ -184,7 +182,7 @@ interface Dated {
   readonly decisions: Decisions;
   readonly made: Chosen;
   readonly dates: PreviewDate[];
-  readonly asBrought: PreviewDate[];
+  readonly standing: StandingDates;
 }
 
 function dated(index: PlanIndex, decided: PlanDecided): Result<Dated> {
@@ -192,38 +190,47 @@ function dated(index: PlanIndex, decided: PlanDecided): Result<Dated> {
   const made = chosenLines(index, decisions);
   const dates = datesOf(index, (at) => bringsDates(made.lines[at]!, decisions), { ...decided, decisions });
   if (!dates.ok) return dates;
-  const asBrought = datesAsBrought(index, made.lines, { ...decided, decisions });
-  return asBrought.ok ? succeed({ decisions, made, dates: dates.value, asBrought: asBrought.value }) : asBrought;
+  const standing = datesStanding(index, made.lines, { ...decided, decisions });
+  return standing.ok ? succeed({ decisions, made, dates: dates.value, standing: standing.value }) : standing;
 }
 
 /** The same on sides that are indexed already. */
 export function previewOn(index: PlanIndex, decided: PlanDecided): Result<Preview> {
   const result = dated(index, decided);
   if (!result.ok) return result;
-  const { decisions, made, dates, asBrought } = result.value;
+  const { decisions, made, dates, standing } = result.value;
   return succeed({
     ...summed(index, made, decisions),
     items: landedItems({ ...made, index, retimed: dates, decisions }),
     dates,
-    asBrought,
+    ...standing,
   });
 }
 
 /** What comes and where its dates go, without the things as they land. */
-export type PlanDated = PlanChosen & Pick<Preview, 'dates' | 'asBrought'>;
+export type PlanDated = PlanChosen & Pick<Preview, 'dates'> & StandingDates;
 
 /** Which things come and where every date goes, without the things as they land. */
 export function planDated(index: PlanIndex, decided: PlanDecided): Result<PlanDated> {
   const result = dated(index, decided);
   if (!result.ok) return result;
-  const { decisions, made, dates, asBrought } = result.value;
-  return succeed({ ...summed(index, made, decisions), dates, asBrought });
+  const { decisions, made, dates, standing } = result.value;
+  return succeed({ ...summed(index, made, decisions), dates, ...standing });
 }
 
 /** The dates alone of what comes. */
 export function datesOn(index: PlanIndex, decided: PlanDecided): Result<PreviewDate[]> {
   const result = dated(index, decided);
   return result.ok ? succeed(result.value.dates) : result;
+}
+
+/** The dates of what comes, and of what earlier runs brought: all that a change of the calendars concerns. */
+export function concernedDates(index: PlanIndex, decided: PlanDecided): Result<PreviewDate[]> {
+  const result = dated(index, decided);
+  if (!result.ok) return result;
+  const { decisions, made, dates } = result.value;
+  const brought = broughtDates(index, made.lines, { ...decided, decisions });
+  return brought.ok ? succeed([...dates, ...brought.value]) : brought;
 }
 
 const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>

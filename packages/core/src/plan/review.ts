@@ -3,7 +3,7 @@ import type { DoubtfulMoment } from '../retime/doubt.js';
 import { mapWords } from '../retime/suggestPolicy.js';
 import type { WeekdayMap } from '../schemas/retimeJob.js';
 import { classesWithoutEvent } from './classSeries.js';
-import { looseEndsOf, type LooseEnd } from './looseEnds.js';
+import { looseEndsOf, worstFirst, type LooseEnd } from './looseEnds.js';
 import { originOf } from './joinSources.js';
 import type { PlanInput, Preview, PreviewDate } from './preview.js';
 import { classDaysOf, meetingsFor, sectionMap, sectionsIn } from './sharedShell.js';
@@ -20,11 +20,31 @@ export function reviewPlan(input: PlanInput, preview: Preview): Review {
   const { source, joined, shell, findings } = input;
   return {
     causes: causesOf(input, preview),
-    looseEnds: [
+    looseEnds: worstFirst([
       ...looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
       ...classesWithoutEvent({ source, shell, joined }, dates),
-    ],
+      ...datedElsewhere(preview.elsewhere),
+    ]),
   };
+}
+
+/** Dates that nobody moved since the run, and that the calendar or the rule puts elsewhere now. */
+function datedElsewhere(dates: readonly PreviewDate[]): LooseEnd[] {
+  if (dates.length === 0) return [];
+  const titles = [...new Set(dates.map(({ title }) => title))];
+  const more = titles.length > 3 ? ` · ${titles.length - 3} more` : '';
+  return [
+    {
+      code: 'datedElsewhere',
+      severity: 'wrong',
+      sentence:
+        dates.length === 1
+          ? 'One date that was brought would stand elsewhere on the calendar as it is now'
+          : `${dates.length} dates that were brought would stand elsewhere on the calendar as it is now`,
+      detail: `${titles.slice(0, 3).join(' · ')}${more}`,
+      items: [...new Set(dates.map(({ item }) => item))],
+    },
+  ];
 }
 
 /** The doubts among the dates of a plan by cause, then those about what earlier runs brought. */

@@ -171,6 +171,43 @@ describe('doubts about what was brought', () => {
     expect(again(moved('2027-02-17T23:59')).causes).toEqual([]);
     expect(again(moved('2027-02-19T23:59')).causes).toHaveLength(1);
   });
+  it('are of what stands: what would stand elsewhere on the calendar as it is now is told by itself', () => {
+    const { closures = [] } = snapshot.calendar;
+    const storm = { from: '2027-02-09', to: '2027-02-09', label: 'Storm', kind: 'holiday' } as const;
+    const after = again({ ...snapshot, calendar: { ...snapshot.calendar, closures: [...closures, storm] } });
+    expect(after.asBrought.map(({ id }) => id)).toEqual(['late-due']);
+    expect(after.elsewhere.map(({ id, to }) => [id, to])).toEqual([['early-due', '2027-02-10T23:59']]);
+    expect(after.looseEnds.find(({ code }) => code === 'datedElsewhere')).toEqual({
+      code: 'datedElsewhere',
+      severity: 'wrong',
+      sentence: 'One date that was brought would stand elsewhere on the calendar as it is now',
+      detail: 'early',
+      items: ['early'],
+    });
+    expect(again(snapshot).looseEnds.some(({ code }) => code === 'datedElsewhere')).toBe(false);
+    // What a person moved stands where they want it.
+    const edited = moved('2027-02-17T23:59');
+    const items = edited.items.map((each) => (each.id === 'late' ? { ...each, contentHash: 'edited' } : each));
+    expect(again({ ...edited, items }).elsewhere).toEqual([]);
+  });
+  it('compare the order of what stands, not of where the plan would put it', () => {
+    const pair = oldCourse(
+      item('quiz', 'one', { points: 5, moments: due('one', '2026-02-11T12:00') }),
+      item('quiz', 'two', { points: 5, moments: due('two', '2026-02-12T09:00') }),
+    );
+    const came = landed(pair, newShell(), preview(pair, newShell()));
+    const over = { source: asSnapshot(pair), lineage: came.lineage };
+    expect(again(came.snapshot, over).asBrought.map(({ id, to, flags }) => [id, to, flags])).toEqual([
+      ['one-due', '2027-02-11T12:00', ['orderChanged']],
+      ['two-due', '2027-02-11T09:00', ['orderChanged']],
+    ]);
+    const items = came.snapshot.items.map((each) =>
+      each.id === 'one' ? { ...each, moments: due('one', '2027-02-09T12:00'), contentHash: 'edited' } : each,
+    );
+    const after = again({ ...came.snapshot, items }, over);
+    expect(after.asBrought.map(({ id, flags }) => [id, flags])).toEqual([['two-due', []]]);
+    expect(after.causes).toEqual([]);
+  });
   it('do not come up because time passes', () => {
     expect(again(snapshot, { now: '2027-04-01T09:00' }).causes.map(({ flags }) => flags)).toEqual([['closure']]);
   });

@@ -1,7 +1,7 @@
 import {
   calendarChange,
   courseTimeDifferences,
-  datesOn,
+  concernedDates,
   indexPlan,
   suggestPlanPolicy,
   type CalendarChange,
@@ -60,7 +60,7 @@ export async function inputIn(
 
 const datesIn = async (...given: Parameters<typeof inputIn>): Promise<readonly PreviewDate[]> => {
   const input = await inputIn(...given);
-  return orRefuse(datesOn(indexPlan(input), input));
+  return orRefuse(concernedDates(indexPlan(input), input));
 };
 
 /** What other calendars do to a plan; `null` when they say nothing else. */

@@ -95,7 +95,7 @@ function setDay(closure: Closure, side: 'from' | 'to', date: string): void {
             <td class="quiet">{{ CLOSURE_WORDS[closure.kind] }}</td>
             <td>{{ dayWords(parseDay(closure.from)) }}</td>
             <td>{{ dayWords(parseDay(closure.to)) }}</td>
-            <td class="quiet small">{{ isOwn(closure) ? '' : from }}</td>
+            <td class="quiet small whose">{{ isOwn(closure) ? '' : from }}</td>
           </template>
         </tr>
         <tr v-for="swap in swaps" :key="swap.date">
@@ -111,7 +111,7 @@ function setDay(closure: Closure, side: 'from' | 'to', date: string): void {
             >
               take out
             </button>
-            <span v-else-if="!ownSwap(swap.date)" class="quiet small">{{ from }}</span>
+            <span v-else-if="!ownSwap(swap.date)" class="quiet small whose">{{ from }}</span>
           </td>
         </tr>
       </tbody>
@@ -147,7 +147,8 @@ td {
   background: var(--raised);
 }
 
-.side {
+.side,
+.whose {
   white-space: nowrap;
 }
 

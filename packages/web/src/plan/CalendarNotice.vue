@@ -11,18 +11,34 @@ import { asRead, momentWords } from '../shared/dates/readersDates.js';
 const plan = usePlanStore();
 const change = computed(() => plan.view!.calendarChange);
 const isOpen = ref(false);
+const moving = computed(() => {
+  const { length } = change.value!.dates;
+  if (length === 0) return 'No date moves';
+  return plan.isDone
+    ? `${count(length, 'date', 'dates')} would go elsewhere now; what was brought stays`
+    : count(length, 'date moves', 'dates move');
+});
 </script>
 
 <template>
   <section v-if="change" class="notice" aria-label="The calendar changed">
     <p>
       <b>The calendar changed.</b>
-      {{ asRead(change.what.join('. ')) }}.
-      {{ change.dates.length === 0 ? 'No date moves' : count(change.dates.length, 'date moves', 'dates move')
-      }}{{ `; ${doubtsWords(change)}. Dates set by hand stay.` }}
+      {{ asRead(change.what.join('. ')) }}. {{ moving }}{{ `; ${doubtsWords(change)}.`
+      }}{{ plan.isDone ? '' : ' Dates set by hand stay.' }}
       <button v-if="change.dates.length > 0" class="plain-link" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         which
       </button>
+      <RouterLink
+        v-if="plan.isDone && change.dates.length > 0"
+        class="place-link"
+        :to="{
+          name: 'course',
+          params: { id: plan.view!.shell.course.id, part: 'dates' },
+          query: { look: 'anew' },
+        }"
+        >date them anew</RouterLink
+      >
       <button v-if="plan.view!.right.may" class="plain-link seen" @click="plan.see">seen</button>
     </p>
     <LongList v-if="isOpen" class="small" :rows="change.dates" label="Dates that move">
@@ -50,7 +66,8 @@ b {
   font-weight: 600;
 }
 
-.plain-link {
+.plain-link,
+.place-link {
   margin-left: 10px;
 }
 

@@ -25,6 +25,10 @@ const { label } = defineProps<{ label: string; placeholder?: string }>();
 
 <style scoped>
 .field :deep(.el-date-editor.el-date-editor) {
-  width: 118px;
+  width: 100px;
+}
+
+.field :deep(.el-input__prefix) {
+  display: none;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, monthWord, parseDay, ROLE_WORDS, weekdayWord } from '@yarin/core';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 import { useCourseStore } from '../courseStore.js';
@@ -34,8 +34,9 @@ const weekdays = computed(() =>
   month.value.weeks[0]!.map((_, index) => weekdayWord((((calendar.value.weekStartsOn ?? 1) - 1 + index) % 7) + 1)),
 );
 
-/** One page for looking, one for moving many. */
-const isMany = ref(false);
+const route = useRoute();
+/** One page for looking, one for moving many; `?look=anew` comes to see where the calendar puts them now. */
+const isMany = ref(route.query.look === 'anew' && course.mayChange);
 const scroller = ref<HTMLElement | null>(null);
 const ROW = 28;
 const { inSight, height, scrollTo } = useRowWindow(scroller, () => dates.value.length, ROW);
@@ -57,7 +58,7 @@ function turn(by: 1 | -1): void {
       <button class="way-to-look" :aria-pressed="!isMany" @click="isMany = false">month by month</button>
       <button class="way-to-look" :aria-pressed="isMany" @click="isMany = true">many at once</button>
     </p>
-    <ManyDates v-if="isMany" />
+    <ManyDates v-if="isMany" :anew="route.query.look === 'anew'" />
     <div v-else class="dates">
       <section class="month" aria-label="Month">
         <p class="head">

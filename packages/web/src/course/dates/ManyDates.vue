@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { indexCalendar, parseDay, type PreviewDate, type Redated } from '@yarin/core';
-import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
 import { fetchRedated, moveMoments } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import DatesTable from '../../shared/dates/DatesTable.vue';
@@ -15,6 +15,10 @@ import RedatedPanel from './RedatedPanel.vue';
 import { useDateDraft } from './useDateDraft.js';
 
 /** All dates of the course in one table: many are moved at once, seen, and then saved together. */
+const { anew } = defineProps<{
+  /** Begins with where the plans would date things on the calendar as it is now. */
+  anew: boolean;
+}>();
 const course = useCourseStore();
 const { announce } = useAnnouncer();
 const view = computed(() => course.view!);
@@ -87,6 +91,7 @@ async function lookAnew(): Promise<void> {
     trouble.value = sentenceOf(error);
   }
 }
+onMounted(() => void (anew && lookAnew()));
 function takeRedated(moves: Moves): void {
   draft.move(moves, `${count(Object.keys(moves).length, 'date')} by the calendar as it is now`);
   selection.choose(Object.keys(moves));

@@ -14,6 +14,13 @@ const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
   untidy: 'untidy',
 };
 
+/** Where the calendar puts the dates now is looked at, and taken over, in the new course. */
+const dateAnew = (): void =>
+  void router.push({
+    name: 'course',
+    params: { id: plan.view!.shell.course.id, part: 'dates' },
+    query: { look: 'anew' },
+  });
 /** The new course once it is there, the old one before. */
 function open(item: string): void {
   const place = plan.isDone ? { course: plan.view!.shell.course.id, item } : plan.originOf(item);
@@ -31,8 +38,9 @@ function open(item: string): void {
       <template #detail
         ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> · {{ asRead(end.detail) }}</template
       >
+      <button v-if="end.code === 'datedElsewhere'" class="plain-link" @click="dateAnew">date them anew</button>
       <button
-        v-if="end.items.length > 0"
+        v-else-if="end.items.length > 0"
         class="plain-link"
         :aria-label="asRead(`Open the first: ${end.sentence}`)"
         @click="open(end.items[0]!)"

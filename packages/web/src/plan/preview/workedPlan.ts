@@ -39,6 +39,7 @@ export interface WorkedChange {
   readonly items: ListPatch<PreviewItem>;
   readonly dates: ListPatch<PreviewDate>;
   readonly asBrought: ListPatch<PreviewDate>;
+  readonly elsewhere: ListPatch<PreviewDate>;
   readonly causes: Review['causes'];
   readonly looseEnds: Review['looseEnds'];
 }
@@ -77,23 +78,25 @@ export function effectOn(
   return effect.ok ? effect.value : undefined;
 }
 
-type Changing = Pick<Preview & Review, 'items' | 'dates' | 'asBrought' | 'causes' | 'looseEnds'>;
+type Changing = Pick<Preview & Review, 'items' | 'dates' | 'asBrought' | 'elsewhere' | 'causes' | 'looseEnds'>;
 
 export const changeFrom = (before: Changing, after: Changing): WorkedChange => ({
   items: patchOf(before.items, after.items),
   dates: patchOf(before.dates, after.dates),
   asBrought: patchOf(before.asBrought, after.asBrought),
+  elsewhere: patchOf(before.elsewhere, after.elsewhere),
   causes: after.causes,
   looseEnds: after.looseEnds,
 });
 
 export const changedBy = (
   before: Changing,
-  { items, dates, asBrought, causes, looseEnds }: WorkedChange,
+  { items, dates, asBrought, elsewhere, causes, looseEnds }: WorkedChange,
 ): Changing => ({
   items: patched(before.items, items),
   dates: patched(before.dates, dates),
   asBrought: patched(before.asBrought, asBrought),
+  elsewhere: patched(before.elsewhere, elsewhere),
   causes,
   looseEnds,
 });
