@@ -201,6 +201,12 @@ test('after the run: what was in doubt still is, until it is fine, or moved in t
   await expect(page.getByRole('link', { name: /^When 134 dates, 2 doubts/ })).toBeVisible();
   await page.goto(app.address);
   await expect(page.getByText('by Ines Marant; 4 loose ends and 2 doubts left')).toBeVisible();
+
+  await page.getByRole('button', { name: 'See what was done' }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('alert')).toContainText('1 thing was changed since: Field journal.');
+  await page.getByRole('button', { name: 'Take all back' }).click();
+  await expect(page.getByRole('button', { name: 'Bring 210 things' })).toBeVisible();
 });
 
 test('after the run: a storm moves everything from week 7 on by two days in one step, and it is put back', async ({

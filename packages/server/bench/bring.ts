@@ -132,7 +132,7 @@ async function bringAs(runId: string): Promise<number> {
 }
 async function takenBack(runId: string): Promise<number> {
   const begun = performance.now();
-  await run(takeBack, { runId, doer, at: AT });
+  await run(takeBack, { runId, doer, at: AT, changed: 'ask' });
   return performance.now() - begun;
 }
 

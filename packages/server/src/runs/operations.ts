@@ -34,3 +34,6 @@ export type RunOperation = OfThing &
     | { readonly op: 'noted' }
     | { readonly op: 'aliased' }
   );
+
+/** Whether a run wrote the thing itself. */
+export const wrote = ({ op }: RunOperation): boolean => op === 'added' || op === 'changed';

@@ -21,6 +21,13 @@ const checkRun = checked(
   ),
 );
 
+const checkTakeBack = checked(
+  Type.Object(
+    { changed: Type.Optional(Type.Union([Type.Literal('stay'), Type.Literal('go')])) },
+    { additionalProperties: false },
+  ),
+);
+
 export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds, jobs: RunJobs): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
@@ -76,7 +83,8 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     if (run === null) throw notFound('There is no such run.');
     const { destination } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
     demand(mayDo('takeBack', person, destination, now().slice(0, 10)));
-    response.json(await writer.run('takeBack', { runId: run.id, doer: doerOf(request), at: now() }));
+    const { changed = 'ask' } = checkTakeBack(request.body ?? {});
+    response.json(await writer.run('takeBack', { runId: run.id, doer: doerOf(request), at: now(), changed }));
   });
   return router;
 }

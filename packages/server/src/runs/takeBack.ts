@@ -1,81 +1,82 @@
 import type { EntityManager } from 'typeorm';
-import { RunRow, sourcesOf } from '../database/entities/run.js';
+import { RunRow } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../writer/command.js';
-import type { RunOperation } from './operations.js';
+import { changedSince, keptWith, moveOut, toldChanged } from './changedSince.js';
+import { wrote } from './operations.js';
 import { putBack, removeHanging } from './storedItems.js';
+
+/**
+ * What becomes of things that somebody changed since: nothing is taken back and they are named, they stay and the rest
+ * goes, or they go too.
+ */
+export type OfChanged = 'ask' | 'stay' | 'go';
 
 export interface TakeBackInput {
   readonly runId: string;
   readonly doer: Doer;
   readonly at: string;
+  readonly changed: OfChanged;
 }
 
-interface TitleRow {
-  readonly title: string;
-}
+const MOST_NAMED = 5;
 
 /**
- * Takes a run back: what it added goes, what it changed is as it was before. What a person wrote since is never lost:
- * when there is any, the run stays and the things are named.
+ * Takes a run back: what it added goes, what it changed is as it was before. What a person wrote since is never lost
+ * unasked.
  */
-export const takeBack: Command<TakeBackInput, { things: number }> = async ({ manager }, { runId, doer, at }) => {
+export const takeBack: Command<TakeBackInput, { things: number }> = async (
+  { manager },
+  { runId, doer, at, changed },
+) => {
   const run = await manager.findOneBy(RunRow, { id: runId });
   if (run === null) throw notFound('This run is not there any more.');
   if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
   const course = run.destinationId;
-  const sourceOf = ({ source }: RunOperation): string => source ?? run.sourceId;
-  const addedKeys = run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : []));
-  const added = JSON.stringify(addedKeys);
+  const added = run.operations.flatMap((each) => (each.op === 'added' ? [each.key] : []));
+  await refuseUnderLaterRun(manager, run);
+  const since = await changedSince(manager, run, added);
+  const told = toldChanged(since);
+  if (told.length > 0 && changed === 'ask') {
+    const names = told.slice(0, MOST_NAMED).map(({ message }) => `“${message}”`);
+    const more = told.length > MOST_NAMED ? ` and ${told.length - MOST_NAMED} more` : '';
+    throw conflict(`${names.join(', ')}${more} changed since. Nothing was taken back, so that no work is lost.`, told);
+  }
+  const kept = changed === 'stay' ? await keptWith(manager, run, since) : new Set<string>();
+  const gone = added.filter((key) => !kept.has(key));
+  if (changed === 'go') await moveOut(manager, course, new Set(gone), since);
 
-  const touched = JSON.stringify(run.operations.flatMap(({ op, key }) => (wrote(op) ? [key] : [])));
-  await refuseUnderLaterRun(manager, run, touched);
-  const edited = await manager.query<TitleRow[]>(
-    `SELECT item.title FROM item JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
-      WHERE item.course_id = ? AND lineage.source_course_id IN (SELECT value FROM json_each(?))
-        AND lineage.source_course_id || ' ' || item.key IN (SELECT value FROM json_each(?))
-        AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version)`,
-    [
-      course,
-      JSON.stringify(sourcesOf(run)),
-      JSON.stringify(run.operations.flatMap((each) => (wrote(each.op) ? [`${sourceOf(each)} ${each.key}`] : []))),
-    ],
-  );
-  const within = await manager.query<TitleRow[]>(
-    `SELECT title FROM item WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?))
-        AND key NOT IN (SELECT value FROM json_each(?))`,
-    [course, added, added],
-  );
-  const kept = [...edited, ...within].map(({ title }) => `“${title}”`);
-  if (kept.length > 0)
-    throw conflict(
-      `${kept.slice(0, 5).join(', ')}${kept.length > 5 ? ` and ${kept.length - 5} more` : ''} changed since. Nothing was taken back, so that no work is lost.`,
-    );
-
-  await removeHanging(manager, course, addedKeys);
+  await removeHanging(manager, course, gone);
   await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [
     course,
-    added,
+    JSON.stringify(gone),
   ]);
-  await manager.query(
-    `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT source_key FROM lineage WHERE run_id = ?)`,
-    [course, runId],
-  );
-  const aliased = run.operations.flatMap(({ op, from }) => (op === 'aliased' ? [from] : []));
-  await manager.query('DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT value FROM json_each(?))', [
-    course,
-    JSON.stringify(aliased),
-  ]);
-  await manager.query('DELETE FROM lineage WHERE run_id = ?', [runId]);
-  await restore(manager, run);
+  await forget(manager, run, kept);
+  await restore(manager, { ...run, operations: run.operations.filter(({ key }) => !kept.has(key)) });
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [course]);
   await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });
-  await noteDeed(manager, doer, { courseId: course, at, what: `took back ${run.counts.things} things` });
-  return { things: run.counts.things };
+  const things = run.counts.things - kept.size;
+  const stay = kept.size === 0 ? '' : `; ${kept.size} stay, since somebody changed them`;
+  await noteDeed(manager, doer, { courseId: course, at, what: `took back ${things} things${stay}` });
+  return { things };
 };
 
-const wrote = (op: RunOperation['op']): boolean => op === 'added' || op === 'changed';
+/** Where things came from, and what led to them, is forgotten; not of those that stay. */
+async function forget(manager: EntityManager, run: RunRow, kept: ReadonlySet<string>): Promise<void> {
+  const stay = JSON.stringify([...kept]);
+  const ofRun = 'run_id = ? AND item_key NOT IN (SELECT value FROM json_each(?))';
+  await manager.query(
+    `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT source_key FROM lineage WHERE ${ofRun})`,
+    [run.destinationId, run.id, stay],
+  );
+  const aliased = run.operations.flatMap(({ op, from, key }) => (op === 'aliased' && !kept.has(key) ? [from] : []));
+  await manager.query('DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT value FROM json_each(?))', [
+    run.destinationId,
+    JSON.stringify(aliased),
+  ]);
+  await manager.query(`DELETE FROM lineage WHERE ${ofRun}`, [run.id, stay]);
+}
 
 /** What a run changed or took out stands as it did, and what was noted of it. */
 async function restore(manager: EntityManager, { destinationId, sourceId, operations }: RunRow): Promise<void> {
@@ -107,7 +108,8 @@ async function restore(manager: EntityManager, { destinationId, sourceId, operat
 }
 
 /** What a later run brought up to date is taken back first: the inverse of a run holds for what it left. */
-async function refuseUnderLaterRun(manager: EntityManager, run: RunRow, touched: string): Promise<void> {
+async function refuseUnderLaterRun(manager: EntityManager, run: RunRow): Promise<void> {
+  const touched = JSON.stringify(run.operations.flatMap((each) => (wrote(each) ? [each.key] : [])));
   const later = await manager.query<{ at: string; things: number }[]>(
     `SELECT run.at, count(*) AS things FROM run CROSS JOIN json_each(run.operations) AS operation
       WHERE run.destination_id = ? AND run.number > ? AND run.undone_at IS NULL AND operation.value->>'op' = 'changed'

@@ -2,6 +2,7 @@
 import { parseDay, type DeskShell, type DeskView } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { fetchDesk } from '../shared/api/desk.js';
+import { changedIn } from '../plan/useTakeBack.js';
 import { takeBackRun } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
@@ -56,7 +57,8 @@ async function takeBack(runId: string): Promise<void> {
     announce(`${things} things taken back.`);
     load();
   } catch (error) {
-    trouble.value = sentenceOf(error);
+    const asks = changedIn(error).length === 0 ? '' : ' Its record asks what becomes of them.';
+    trouble.value = `${sentenceOf(error)}${asks}`;
   }
 }
 </script>

@@ -13,7 +13,7 @@ import {
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiProblem, sentenceOf } from '../shared/api/client.js';
-import { changeSources, fetchPlan, saveDecisions, seePlan, takeBackRun } from '../shared/api/plans.js';
+import { changeSources, fetchPlan, saveDecisions, seePlan } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count } from '../shared/words.js';
 import { useWorkedPlan } from './preview/useWorkedPlan.js';
@@ -22,6 +22,7 @@ import type { OverlapInForce } from './useOverlaps.js';
 import { usePlanDates } from './usePlanDates.js';
 import { usePlanSources } from './usePlanSources.js';
 import { useStanding } from './useStanding.js';
+import { useTakeBack } from './useTakeBack.js';
 import { useUndo } from '../shared/useUndo.js';
 
 const CONFLICT = 409;
@@ -150,6 +151,7 @@ export const usePlanStore = defineStore('plan', () => {
     unitOf: (item) => from.source.value.items[placeOf.value.get(item) ?? -1]?.parent,
   });
 
+  const taking = useTakeBack({ view, lastRun, trouble, reload: () => load(view.value!.id) });
   const standing = useStanding({ view, trouble, reload: () => load(view.value!.id) });
   /** Settles all doubts of a cause: what was brought already is moved in the new course. */
   const settleBy = (cause: DoubtCause, settlement: Settlement): void => {
@@ -197,18 +199,6 @@ export const usePlanStore = defineStore('plan', () => {
       trouble.value = sentenceOf(error);
       if (isConflict(error)) await load(plan.id);
       return null;
-    }
-  }
-
-  async function takeBack(): Promise<void> {
-    if (view.value === null || lastRun.value === null) return;
-    trouble.value = '';
-    try {
-      const { things } = await takeBackRun(lastRun.value.id);
-      announce(`${things} things taken back. The shell is as it was.`);
-      await load(view.value.id);
-    } catch (error) {
-      trouble.value = sentenceOf(error);
     }
   }
 
@@ -269,6 +259,6 @@ export const usePlanStore = defineStore('plan', () => {
     undoable: undoing.undoable,
     redoable: undoing.redoable,
     bring,
-    takeBack,
+    ...taking,
   };
 });

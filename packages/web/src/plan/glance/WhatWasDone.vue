@@ -8,6 +8,11 @@ import { dayWords, timeWords } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
 const run = computed(() => plan.lastRun!);
+const MOST_NAMED = 5;
+const changed = computed(() => {
+  const more = plan.changedSince.length - MOST_NAMED;
+  return [...plan.changedSince.slice(0, MOST_NAMED), ...(more > 0 ? [`${more} more`] : [])].join(' · ');
+});
 const rows = computed(() =>
   KINDS.flatMap((kind) => {
     const counts = run.value.counts.byKind[kind];
@@ -32,10 +37,25 @@ const rows = computed(() =>
       {{ run.counts.bySource.map(({ name, things }) => `${things} from ${name}`).join(' · ') }}.
     </p>
     <p class="quiet">Never came: {{ zerosWords(plan.learners) }}.</p>
-    <p class="back">
+    <p v-if="plan.changedSince.length === 0" class="back">
       <ElButton plain type="primary" @click="plan.takeBack()">Take it back</ElButton>
       <span class="quiet">The shell will be exactly as it was before.</span>
     </p>
+    <div v-else class="asked" role="alert">
+      <p>
+        {{ count(plan.changedSince.length, 'thing was', 'things were') }} changed since: {{ changed }}. Nothing was
+        taken back yet.
+      </p>
+      <p class="back">
+        <ElButton plain type="primary" @click="plan.takeBack('stay')">Take the rest back</ElButton>
+        <ElButton plain type="primary" @click="plan.takeBack('go')">Take all back</ElButton>
+        <button class="plain-link" @click="plan.changedSince = []">leave it</button>
+      </p>
+      <p class="quiet small">
+        The rest: what was changed stays, with its units and what it needs. All: changes since the run are lost; what
+        somebody made themselves stays.
+      </p>
+    </div>
     <table>
       <thead>
         <tr>
@@ -69,6 +89,16 @@ const rows = computed(() =>
   align-items: center;
   gap: 14px;
   margin: 12px 0 16px;
+}
+
+.asked {
+  margin: 12px 0 16px;
+  padding: 8px 12px;
+  background: var(--weld-paper);
+}
+
+.asked .back {
+  margin: 8px 0;
 }
 
 table {

@@ -13,7 +13,9 @@ export const changeSources = (id: string, version: number, sources: readonly str
 /** @param stands  what the plan said that the person saw; refused when something of it changed since */
 export const startRun = (id: string, stands?: string) =>
   post<{ id: string; joined: boolean }>(`/plans/${id}/runs`, stands === undefined ? {} : { stands });
-export const takeBackRun = (id: string) => post<{ things: number }>(`/runs/${id}/takeBack`);
+/** @param changed  what becomes of things that somebody changed since; without it they are named, and nothing is done */
+export const takeBackRun = (id: string, changed?: 'stay' | 'go') =>
+  post<{ things: number }>(`/runs/${id}/takeBack`, changed === undefined ? {} : { changed });
 
 /** Follows a run until it ends. */
 export function watchRun(planId: string, runId: string, listener: (state: JobState) => void): Promise<JobState> {

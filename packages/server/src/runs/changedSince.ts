@@ -1,0 +1,107 @@
+import { groupBy, isMust, type LinkType, type Problem } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { sourcesOf, type RunRow } from '../database/entities/run.js';
+import { wrote } from './operations.js';
+
+interface Thing {
+  readonly key: string;
+  readonly title: string;
+}
+
+/** What somebody did to a course since a run. */
+export interface ChangedSince {
+  /** Things that the run wrote, and that are not as it left them. */
+  readonly edited: readonly Thing[];
+  /** Things of somebody's own in units that the run added. */
+  readonly within: readonly (Thing & { readonly parent: string })[];
+}
+
+/** @param added  keys of what the run added */
+export async function changedSince(
+  manager: EntityManager,
+  run: RunRow,
+  added: readonly string[],
+): Promise<ChangedSince> {
+  const written = run.operations.flatMap((each) => (wrote(each) ? [`${each.source ?? run.sourceId} ${each.key}`] : []));
+  const edited = await manager.query<Thing[]>(
+    `SELECT item.key, item.title FROM item
+       JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
+      WHERE item.course_id = ? AND lineage.source_course_id IN (SELECT value FROM json_each(?))
+        AND lineage.source_course_id || ' ' || item.key IN (SELECT value FROM json_each(?))
+        AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version)`,
+    [run.destinationId, JSON.stringify(sourcesOf(run)), JSON.stringify(written)],
+  );
+  const within = await manager.query<ChangedSince['within'][number][]>(
+    `SELECT key, title, parent_key AS parent FROM item
+      WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?)) AND key NOT IN (SELECT value FROM json_each(?))`,
+    [run.destinationId, JSON.stringify(added), JSON.stringify(added)],
+  );
+  return { edited, within };
+}
+
+/** A problem each, for who is asked what becomes of them. */
+export const toldChanged = ({ edited, within }: ChangedSince): Problem[] =>
+  [...edited, ...within].map(({ key, title }) => ({ code: 'changedSince', message: title, where: `/${key}` }));
+
+/**
+ * What of a run stays when all that was changed since does: the changed things, and of what the run added the units that
+ * they stand in and what they would be broken without.
+ *
+ * @returns keys among what the run wrote
+ */
+export async function keptWith(
+  manager: EntityManager,
+  { destinationId, operations }: RunRow,
+  { edited, within }: ChangedSince,
+): Promise<ReadonlySet<string>> {
+  const added = new Set(operations.flatMap(({ op, key }) => (op === 'added' ? [key] : [])));
+  const holders = await holdersIn(manager, destinationId);
+  const kept = new Set(edited.map(({ key }) => key));
+  const waiting = [...[...kept].flatMap((key) => holders.get(key) ?? []), ...within.map(({ parent }) => parent)];
+  for (let key = waiting.pop(); key !== undefined; key = waiting.pop()) {
+    if (kept.has(key) || !added.has(key)) continue;
+    kept.add(key);
+    waiting.push(...(holders.get(key) ?? []));
+  }
+  return kept;
+}
+
+/** By the key of a thing, what it can't stand without: its unit, and the ends of links that it would be broken without. */
+async function holdersIn(manager: EntityManager, courseId: string): Promise<ReadonlyMap<string, readonly string[]>> {
+  const links = await manager.query<{ from: string; to: string; type: LinkType }[]>(
+    'SELECT from_key AS "from", to_key AS "to", type FROM item_link WHERE course_id = ?',
+    [courseId],
+  );
+  const units = [...(await parentsIn(manager, courseId))].flatMap(([from, to]) => (to === null ? [] : [{ from, to }]));
+  const holding = groupBy([...links.filter(({ type }) => isMust(type)), ...units], ({ from }) => from);
+  return new Map([...holding].map(([key, held]) => [key, held.map(({ to }) => to)]));
+}
+
+/** What somebody put into units that go stands where those stood. */
+export async function moveOut(
+  manager: EntityManager,
+  courseId: string,
+  gone: ReadonlySet<string>,
+  { within }: ChangedSince,
+): Promise<void> {
+  const parents = await parentsIn(manager, courseId);
+  const moved = within.map(({ key, parent }) => {
+    let to: string | null = parent;
+    while (to !== null && gone.has(to)) to = parents.get(to) ?? null;
+    return { key, to };
+  });
+  await manager.query(
+    `WITH moved AS MATERIALIZED (SELECT value->>'key' AS key, value->>'to' AS parent FROM json_each(?))
+     UPDATE item SET parent_key = moved.parent, version = version + 1
+       FROM moved WHERE item.course_id = ? AND item.key = moved.key`,
+    [JSON.stringify(moved), courseId],
+  );
+}
+
+async function parentsIn(manager: EntityManager, courseId: string): Promise<ReadonlyMap<string, string | null>> {
+  const rows = await manager.query<{ key: string; parent: string | null }[]>(
+    'SELECT key, parent_key AS parent FROM item WHERE course_id = ?',
+    [courseId],
+  );
+  return new Map(rows.map(({ key, parent }) => [key, parent]));
+}
