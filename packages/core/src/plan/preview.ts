@@ -224,13 +224,15 @@ export function datesOn(index: PlanIndex, decided: PlanDecided): Result<PreviewD
   return result.ok ? succeed(result.value.dates) : result;
 }
 
-/** The dates of what comes, and of what earlier runs brought: all that a change of the calendars concerns. */
+/**
+ * The dates that a change of the calendars concerns: of what comes; when nothing is left to come, of what was brought, which
+ * stays where it stands until somebody dates it anew.
+ */
 export function concernedDates(index: PlanIndex, decided: PlanDecided): Result<PreviewDate[]> {
   const result = dated(index, decided);
   if (!result.ok) return result;
   const { decisions, made, dates } = result.value;
-  const brought = broughtDates(index, made.lines, { ...decided, decisions });
-  return brought.ok ? succeed([...dates, ...brought.value]) : brought;
+  return made.lines.some(isWritten) ? succeed(dates) : broughtDates(index, made.lines, { ...decided, decisions });
 }
 
 const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>

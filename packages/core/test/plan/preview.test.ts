@@ -7,7 +7,7 @@ import type { Snapshot } from '../../src/course/snapshot.js';
 import { arrange } from '../../src/plan/arrange.js';
 import type { LineageEntry } from '../../src/plan/match.js';
 import { isWritten } from '../../src/plan/line.js';
-import { previewPlan, type PlanInput, type Preview } from '../../src/plan/preview.js';
+import { concernedDates, indexPlan, previewPlan, type PlanInput, type Preview } from '../../src/plan/preview.js';
 import { reviewPlan, type Review } from '../../src/plan/review.js';
 import { settledAs } from '../../src/retime/causes.js';
 import type { Decisions } from '../../src/schemas/choices.js';
@@ -189,6 +189,22 @@ describe('doubts about what was brought', () => {
     const edited = moved('2027-02-17T23:59');
     const items = edited.items.map((each) => (each.id === 'late' ? { ...each, contentHash: 'edited' } : each));
     expect(again({ ...edited, items }).elsewhere).toEqual([]);
+  });
+  it('a change of the calendars concerns what is left to come, and when nothing is, what was brought', () => {
+    const concerned = (shell: Snapshot, source: Course): string[] => {
+      const decided = { decisions: NOTHING, policy: { weekdays: { 1: 2, 3: 4 } } };
+      const index = indexPlan({ source: asSnapshot(source), shell, findings: [], lineage });
+      const dates = concernedDates(index, decided);
+      if (!dates.ok) throw new Error(JSON.stringify(dates.problems));
+      return dates.value.map(({ id }) => id);
+    };
+    const more = {
+      ...course,
+      items: [...course.items, item('quiz', 'new', { moments: due('new', '2026-02-10T12:00') })],
+    };
+    expect(concerned(snapshot, course)).toEqual(['late-due', 'early-due']);
+    expect(concerned(snapshot, more)).toEqual(['new-due']);
+    expect(concerned(asSnapshot(newShell()), course)).toEqual([]);
   });
   it('compare the order of what stands, not of where the plan would put it', () => {
     const pair = oldCourse(

@@ -69,7 +69,11 @@ export const usePlanStore = defineStore('plan', () => {
 
   async function load(id: string): Promise<void> {
     failure.value = '';
-    if (view.value?.id !== id) view.value = null;
+    if (view.value?.id !== id) {
+      view.value = null;
+      standing.movedFrom.value = null;
+      taking.changedSince.value = [];
+    }
     try {
       const loaded = await fetchPlan(id);
       version = loaded.version;
