@@ -71,8 +71,9 @@ export {
   type PreviewDate,
 } from './plan/preview.js';
 export type { PreviewItem } from './plan/landing.js';
-export { isGraded, retimeJobOf } from './plan/dates.js';
-export { classDaysOf, retimeForSections, sectionMap, sectionsIn } from './plan/sharedShell.js';
+export { isGraded } from './plan/dates.js';
+export { broughtDates } from './plan/broughtDates.js';
+export { classDaysOf, sectionMap, sectionsIn } from './plan/sharedShell.js';
 export { standingDates } from './plan/standingDates.js';
 export { calendarChange, type CalendarChange, type ChangedDate } from './plan/calendarChange.js';
 export type { Calendar, CalendarAdditions, Closure, Meeting } from './schemas/calendar.js';
@@ -107,4 +108,5 @@ export * from './api/recipes.js';
 export { addressesIn } from './words/addresses.js';
 export { findableWords, type FindableCourse, holdsWords, nearlyBegins, wordsIn } from './find/findWords.js';
 export * from './rights/rights.js';
+export { firstFew } from './firstFew.js';
 export { groupBy } from './groupBy.js';

@@ -6,24 +6,27 @@ import { originKey } from './overlaps.js';
 import type { PlanDecided, PlanIndex, PreviewDate } from './preview.js';
 
 /**
- * Where the plan puts the dates that earlier runs brought, in the order of the items. That they pass is no doubt about them.
+ * Where the plan puts the dates of things that earlier runs brought and that stand in the shell, in the order of the items.
+ * That they pass is no doubt about them.
  *
- * @param lines  of the source's items, in their order
+ * @param isConcerned  by the place of an item in the source
  */
 export function broughtDates(
   index: PlanIndex,
-  lines: readonly PlanLine[],
   decided: PlanDecided,
+  isConcerned: (at: number) => boolean = () => true,
 ): Result<PreviewDate[]> {
-  const { ground } = index;
-  if (ground.lineage.length === 0) return succeed([]);
-  const brought = new Set(ground.lineage.map(({ sourceCourse, sourceItem }) => originKey(sourceCourse, sourceItem)));
-  const stays = (line: PlanLine): boolean => {
-    if (line.item === null || line.to === null || line.verb === 'leave' || isWritten(line)) return false;
-    const origin = originOf(ground, line.item);
-    return brought.has(originKey(origin.course, origin.item));
+  const { ground, standing } = index;
+  const { source, lineage } = ground;
+  if (lineage.length === 0) return succeed([]);
+  const brought = new Set(
+    lineage.flatMap((entry) => (standing.has(entry.item) ? [originKey(entry.sourceCourse, entry.sourceItem)] : [])),
+  );
+  const isBrought = (at: number): boolean => {
+    const { course, item } = originOf(ground, source.items[at]!.id);
+    return brought.has(originKey(course, item));
   };
-  return datesOf(index, (at) => stays(lines[at]!), { ...decided, now: undefined });
+  return datesOf(index, (at) => isBrought(at) && isConcerned(at), { ...decided, now: undefined });
 }
 
 /** Dates that earlier runs brought, as they stand in the shell. */
@@ -34,10 +37,19 @@ export interface StandingDates {
   readonly elsewhere: readonly PreviewDate[];
 }
 
-/** @see docs/rules.md, "Doubts and their causes" */
-export function datesStanding(...of: Parameters<typeof broughtDates>): Result<StandingDates> {
-  const [index, lines, decided] = of;
-  const dates = broughtDates(...of);
+/**
+ * What a plan does not write of all that was brought.
+ *
+ * @param lines  of the source's items, in their order
+ * @see docs/rules.md, "Doubts and their causes"
+ */
+export function datesStanding(
+  index: PlanIndex,
+  lines: readonly PlanLine[],
+  decided: PlanDecided,
+): Result<StandingDates> {
+  const stays = (at: number): boolean => !isWritten(lines[at]!);
+  const dates = broughtDates(index, decided, stays);
   if (!dates.ok) return dates;
   if (dates.value.length === 0) return succeed({ asBrought: [], elsewhere: [] });
   const standing = new Map(
@@ -53,7 +65,7 @@ export function datesStanding(...of: Parameters<typeof broughtDates>): Result<St
   const stand = Object.fromEntries(others.map(({ id }) => [id, standing.get(id)!]));
   const { decisions } = decided;
   const byHand = { ...decisions.byHand, ...stand };
-  const again = broughtDates(index, lines, { ...decided, decisions: { ...decisions, byHand } });
+  const again = broughtDates(index, { ...decided, decisions: { ...decisions, byHand } }, stays);
   if (!again.ok) return again;
   const told = new Map(again.value.map((date) => [date.id, date]));
   return succeed({ asBrought: asBrought.map((date) => asTold(date, told.get(date.id))), elsewhere });

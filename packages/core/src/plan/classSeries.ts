@@ -3,6 +3,7 @@ import { dayWords } from '../calendar/dateWords.js';
 import { parseDay, parseMinute } from '../calendar/day.js';
 import { indexMeetings, type ClassMeeting } from '../calendar/meetingIndex.js';
 import type { Snapshot } from '../course/snapshot.js';
+import { firstFew } from '../firstFew.js';
 import type { Meeting } from '../schemas/calendar.js';
 import { originOf, type Joined } from './joinSources.js';
 import type { LooseEnd } from './looseEnds.js';
@@ -11,7 +12,6 @@ import type { PreviewDate } from './preview.js';
 /** A course has an event for its classes when it has one for nearly all of them. */
 const NEARLY_ALL = 0.9;
 const FEWEST = 4;
-const MOST_NAMED = 3;
 
 const TIME_AT = 'YYYY-MM-DDT'.length;
 const startKey = (at: string): string => `${parseDay(at)} ${parseMinute(at, TIME_AT)}`;
@@ -58,8 +58,6 @@ export function classesWithoutEvent({ source, shell, joined }: Sides, dates: rea
 }
 
 function endFor(without: readonly ClassMeeting[], series: string | undefined, item: string): LooseEnd {
-  const days = without.slice(0, MOST_NAMED).map(({ day }) => dayWords(day));
-  const more = without.length > MOST_NAMED ? ` · ${without.length - MOST_NAMED} more` : '';
   const what = series === undefined ? 'class' : `${series} class`;
   return {
     code: 'classWithoutEvent',
@@ -68,7 +66,7 @@ function endFor(without: readonly ClassMeeting[], series: string | undefined, it
       without.length === 1
         ? `The new term has one ${what} more, without an event`
         : `The new term has ${without.length} ${what}es more, without an event`,
-    detail: `${days.join(' · ')}${more}`,
+    detail: firstFew(without.map(({ day }) => dayWords(day))),
     items: [item],
   };
 }

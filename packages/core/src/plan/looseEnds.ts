@@ -1,4 +1,5 @@
 import type { Finding } from '../choose/finding.js';
+import { firstFew } from '../firstFew.js';
 import { isWork } from '../course/kinds.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { CourseHead } from '../schemas/course.js';
@@ -30,10 +31,8 @@ interface PlanBehind {
 
 type Check = (course: CourseAsItStands) => LooseEnd[];
 
-const listed = (items: readonly SnapshotItem[]): string => {
-  const titles = items.slice(0, 3).map(({ title }) => title);
-  return items.length > 3 ? `${titles.join(' · ')} · ${items.length - 3} more` : titles.join(' · ');
-};
+export const titlesOf = (items: readonly Pick<SnapshotItem, 'title'>[]): string =>
+  firstFew(items.map(({ title }) => title));
 
 const about = (
   items: readonly SnapshotItem[],
@@ -42,7 +41,7 @@ const about = (
   if (items.length === 0) return [];
   const { one, many, ...rest } = end;
   const sentence = items.length === 1 ? one : `${items.length} ${many}`;
-  return [{ ...rest, sentence, detail: listed(items), items: items.map(({ id }) => id) }];
+  return [{ ...rest, sentence, detail: titlesOf(items), items: items.map(({ id }) => id) }];
 };
 
 const brokenLinks: Check = ({ items }) => {
@@ -108,7 +107,7 @@ const weights: Check = ({ items }) => {
       code: 'weights',
       severity: 'breaks',
       sentence: `The category weights come to ${total} %, not 100 %`,
-      detail: listed(categories),
+      detail: titlesOf(categories),
       items: categories.map(({ id }) => id),
     },
   ];

@@ -232,7 +232,7 @@ export function concernedDates(index: PlanIndex, decided: PlanDecided): Result<P
   const result = dated(index, decided);
   if (!result.ok) return result;
   const { decisions, made, dates } = result.value;
-  return made.lines.some(isWritten) ? succeed(dates) : broughtDates(index, made.lines, { ...decided, decisions });
+  return made.lines.some(isWritten) ? succeed(dates) : broughtDates(index, { ...decided, decisions });
 }
 
 const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>

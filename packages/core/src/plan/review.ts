@@ -3,7 +3,7 @@ import type { DoubtfulMoment } from '../retime/doubt.js';
 import { mapWords } from '../retime/suggestPolicy.js';
 import type { WeekdayMap } from '../schemas/retimeJob.js';
 import { classesWithoutEvent } from './classSeries.js';
-import { looseEndsOf, worstFirst, type LooseEnd } from './looseEnds.js';
+import { looseEndsOf, titlesOf, worstFirst, type LooseEnd } from './looseEnds.js';
 import { originOf } from './joinSources.js';
 import type { PlanInput, Preview, PreviewDate } from './preview.js';
 import { classDaysOf, meetingsFor, sectionMap, sectionsIn } from './sharedShell.js';
@@ -31,8 +31,7 @@ export function reviewPlan(input: PlanInput, preview: Preview): Review {
 /** Dates that nobody moved since the run, and that the calendar or the rule puts elsewhere now. */
 function datedElsewhere(dates: readonly PreviewDate[]): LooseEnd[] {
   if (dates.length === 0) return [];
-  const titles = [...new Set(dates.map(({ title }) => title))];
-  const more = titles.length > 3 ? ` · ${titles.length - 3} more` : '';
+  const things = new Map(dates.map((date) => [date.item, date]));
   return [
     {
       code: 'datedElsewhere',
@@ -41,8 +40,8 @@ function datedElsewhere(dates: readonly PreviewDate[]): LooseEnd[] {
         dates.length === 1
           ? 'One date that was brought would stand elsewhere on the calendar as it is now'
           : `${dates.length} dates that were brought would stand elsewhere on the calendar as it is now`,
-      detail: `${titles.slice(0, 3).join(' · ')}${more}`,
-      items: [...new Set(dates.map(({ item }) => item))],
+      detail: titlesOf([...things.values()]),
+      items: [...things.keys()],
     },
   ];
 }

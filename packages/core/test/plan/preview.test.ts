@@ -224,6 +224,12 @@ describe('doubts about what was brought', () => {
     expect(after.asBrought.map(({ id, flags }) => [id, flags])).toEqual([['two-due', []]]);
     expect(after.causes).toEqual([]);
   });
+  it('are of all that stands, also of what is not chosen any more', () => {
+    const decisions = { ...NOTHING, choices: { items: { late: 'leave' } } } as const;
+    expect(again(snapshot, { decisions }).causes.map(({ sentence }) => sentence)).toEqual([
+      'Thu 18 Feb is Charter Day now',
+    ]);
+  });
   it('do not come up because time passes', () => {
     expect(again(snapshot, { now: '2027-04-01T09:00' }).causes.map(({ flags }) => flags)).toEqual([['closure']]);
   });

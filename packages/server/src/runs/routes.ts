@@ -74,7 +74,7 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
   router.get('/courses/:id/moments/redated', async (request, response) => {
     const person = askerOf(request);
     const course = await courseFor(reading.manager, 'change', person, request.params.id, now().slice(0, 10));
-    response.json(await redatedIn({ manager: reading.manager, grounds }, course, person.id));
+    response.json(await redatedIn({ manager: reading.manager, grounds }, course, person.id, now()));
   });
 
   router.post('/runs/:id/takeBack', async (request, response) => {

@@ -1,5 +1,6 @@
 import {
   FINDING_WORDS,
+  firstFew,
   LEARNER_SORTS,
   planMapWords,
   type FindingName,
@@ -21,10 +22,7 @@ export interface FateLine {
   readonly knot: string;
 }
 
-const titles = (items: readonly SnapshotItem[], most = 3): string => {
-  const shown = items.slice(0, most).map(({ title }) => title);
-  return items.length > most ? `${shown.join(' · ')} · ${items.length - most} more` : shown.join(' · ');
-};
+const titles = (items: readonly SnapshotItem[]): string => firstFew(items.map(({ title }) => title));
 
 /** What stays behind, by the finding that decides; what keeps its place; what a person left; what the source has no more. */
 export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): FateLine[] {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_WORDS, KINDS, parseDay } from '@yarin/core';
+import { firstFew, KIND_WORDS, KINDS, parseDay } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
@@ -9,10 +9,6 @@ import { dayWords, timeWords } from '../../shared/dates/readersDates.js';
 const plan = usePlanStore();
 const run = computed(() => plan.lastRun!);
 const MOST_NAMED = 5;
-const changed = computed(() => {
-  const more = plan.changedSince.length - MOST_NAMED;
-  return [...plan.changedSince.slice(0, MOST_NAMED), ...(more > 0 ? [`${more} more`] : [])].join(' · ');
-});
 const rows = computed(() =>
   KINDS.flatMap((kind) => {
     const counts = run.value.counts.byKind[kind];
@@ -43,8 +39,8 @@ const rows = computed(() =>
     </p>
     <div v-else class="asked" role="alert">
       <p>
-        {{ count(plan.changedSince.length, 'thing was', 'things were') }} changed since: {{ changed }}. Nothing was
-        taken back yet.
+        {{ count(plan.changedSince.length, 'thing was', 'things were') }} changed since:
+        {{ firstFew(plan.changedSince, MOST_NAMED) }}. Nothing was taken back yet.
       </p>
       <p class="back">
         <ElButton plain type="primary" @click="plan.takeBack('stay')">Take the rest back</ElButton>
