@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib';
 
 const BENCHES = [
   ['packages/core/bench/retime.ts', 'tsconfig.base.json'],
+  ['packages/core/bench/careful.ts', 'tsconfig.base.json'],
   ['packages/core/bench/findings.ts', 'tsconfig.base.json'],
   ['packages/core/bench/choosing.ts', 'tsconfig.base.json'],
   ['packages/server/bench/bring.ts', 'packages/server/tsconfig.json'],

@@ -25,7 +25,7 @@ export { ROLE_WORDS } from './retime/roleWords.js';
 export { explain } from './retime/explain.js';
 export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
 export { settledAs, type DoubtCause } from './retime/causes.js';
-export type { Settlement } from './retime/doubt.js';
+export type { Settlement } from './retime/settlements.js';
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
 export type { Why } from './choose/decision.js';
 export {

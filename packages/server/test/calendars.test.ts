@@ -61,7 +61,7 @@ describe('calendars', () => {
     const { what, dates } = after.calendarChange!;
     expect(what).toEqual(['Spring 2027: Spring pause, 1–2 Apr, is new']);
     expect(dates).toContainEqual(
-      expect.objectContaining({ title: 'Quiz 7', role: 'due', was: '2027-04-01T23:59', is: '2027-04-05T23:59' }),
+      expect.objectContaining({ title: 'Quiz 7', role: 'due', was: '2027-04-01T23:59', is: '2027-03-31T23:59' }),
     );
     expect(effect.plans[0]!.dates).toEqual(dates);
 

@@ -104,7 +104,7 @@ describe('the dates of a course after it was brought', () => {
     expect(brought).toBe(134);
     const fresh = dates.filter(({ id }) => !known.has(id));
     expect(fresh).toContainEqual(
-      expect.objectContaining({ title: 'Quiz 7', role: 'due', is: '2027-04-01T23:59', would: '2027-04-05T23:59' }),
+      expect.objectContaining({ title: 'Quiz 7', role: 'due', is: '2027-04-01T23:59', would: '2027-03-31T23:59' }),
     );
     expect(fresh.map(({ id }) => id)).not.toContain('eco214-s26-01.journal-due');
 

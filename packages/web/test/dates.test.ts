@@ -151,7 +151,7 @@ describe('what is decided about dates', () => {
     const { decisions, settle, said } = aPlan();
     const cause = (sentence: string, ...moments: PreviewDate[]): DoubtCause => ({
       key: sentence,
-      flags: ['closure'],
+      cause: 'closure',
       sentence,
       detail: '',
       moments,

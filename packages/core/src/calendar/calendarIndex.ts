@@ -28,6 +28,8 @@ export interface CalendarIndex {
   readonly weekStartsOn: Weekday;
   /** First days of the teaching weeks; teaching week k is at k - 1. */
   readonly teachingWeeks: readonly Day[];
+  /** The teaching week of a day; of a day in a week that is none the one before, else week 1. */
+  teachingWeekBy(day: Day): number;
   /** All teaching days in order. */
   readonly teachingDays: readonly Day[];
   readonly examPeriods: readonly ExamPeriod[];
@@ -45,7 +47,9 @@ export interface CalendarIndex {
   examPeriodOf(day: Day): number;
   /** How many teaching days lie before `day`. */
   teachingDaysBefore(day: Day): number;
-  /** The closure that covers the day, the exams last. */
+  /** The closures that cover the day, as they are listed. */
+  closuresAt(day: Day): readonly Closure[];
+  /** The first closure that covers the day, exams last. */
   closureAt(day: Day): Closure | undefined;
 }
 
@@ -56,8 +60,15 @@ const OPEN = 3;
 
 export const isWeekend = (weekday: Weekday): boolean => weekday > 5;
 
-/** Classifies a calendar that `checkCalendar` found sound, cut into weeks that start on `weekStartsOn`. */
-export function indexCalendar(calendar: Calendar, weekStartsOn: Weekday): CalendarIndex {
+/** How many teaching days a week has that counts by itself. */
+const TAUGHT_WEEK_DAYS = 3;
+
+/**
+ * Classifies a calendar that `checkCalendar` found sound, cut into weeks that start on `weekStartsOn`.
+ *
+ * @param taught  first days of the weeks that count as teaching weeks; those with three teaching days when absent
+ */
+export function indexCalendar(calendar: Calendar, weekStartsOn: Weekday, taught?: ReadonlySet<Day>): CalendarIndex {
   const firstDay = parseDay(calendar.firstDay);
   const lastDay = parseDay(calendar.lastDay);
   const weekStart = (day: Day): Day => weekStartOf(day, weekStartsOn);
@@ -112,14 +123,19 @@ export function indexCalendar(calendar: Calendar, weekStartsOn: Weekday): Calend
   const teachingWeeks: Day[] = [];
   const kinds: WeekKind[] = [];
   for (let week = 0; week < weekCount; week++) {
-    const taught = teachingBefore[week * 7 + 7]! - teachingBefore[week * 7]!;
+    const start = base + week * 7;
+    const isTaught =
+      taught?.has(start) ?? teachingBefore[week * 7 + 7]! - teachingBefore[week * 7]! >= TAUGHT_WEEK_DAYS;
     const period = periodAt.subarray(week * 7, week * 7 + 7).find((value) => value >= 0);
-    if (taught >= 3) {
-      teachingWeeks.push(base + week * 7);
+    if (isTaught) {
+      teachingWeeks.push(start);
       kinds.push({ is: 'teaching', number: teachingWeeks.length });
     } else if (period !== undefined) kinds.push({ is: 'exam', period });
     else kinds.push({ is: teachingWeeks.length > 0 ? 'break' : 'beforeWeekOne' });
   }
+
+  const closuresAt = (day: Day): readonly Closure[] =>
+    closures.filter(({ from, to }) => from <= day && day <= to).map(({ closure }) => closure);
 
   return {
     calendar,
@@ -141,9 +157,11 @@ export function indexCalendar(calendar: Calendar, weekStartsOn: Weekday): Calend
       return kinds[Math.floor((day - base) / 7)] ?? { is: 'afterTerm' };
     },
     examPeriodOf: (day) => (within(day) ? periodAt[day - base]! : -1),
+    teachingWeekBy: (day) => Math.max(1, teachingWeeks.filter((week) => week <= day).length),
     teachingDaysBefore: (day) => (day <= base ? 0 : teachingBefore[Math.min(day - base, length)]!),
+    closuresAt,
     closureAt(day) {
-      const covering = closures.filter(({ from, to }) => from <= day && day <= to).map(({ closure }) => closure);
+      const covering = closuresAt(day);
       return covering.find(({ kind }) => kind !== 'exams') ?? covering[0];
     },
   };

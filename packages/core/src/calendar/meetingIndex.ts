@@ -56,7 +56,8 @@ export function indexMeetings(calendar: CalendarIndex, pattern: readonly Meeting
   };
 }
 
-function listMeetings(calendar: CalendarIndex, pattern: readonly Meeting[]): MeetingList {
+/** The meetings of a pattern in order of day and hour. */
+export function listMeetings(calendar: CalendarIndex, pattern: readonly Meeting[]): MeetingList {
   const entries = pattern.map((meeting) => ({
     ...meeting,
     start: parseMinute(meeting.start),

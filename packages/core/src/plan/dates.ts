@@ -13,8 +13,6 @@ interface Retiming {
   readonly now: string | undefined;
 }
 
-const NO_PARENTS: ReadonlyMap<string, string | undefined> = new Map();
-
 /**
  * The job that moves the moments of what comes, for everybody and for sections.
  *
@@ -27,12 +25,12 @@ export function retimeJobOf(
   { policy, byHand, now }: Retiming,
 ): PlanRetimeJob {
   const hasUnits = Object.keys(policy.byUnit ?? {}).length > 0;
-  const parents = hasUnits ? new Map(source.items.map(({ id, parent }) => [id, parent])) : NO_PARENTS;
+  const unitsOf = hasUnits ? unitsAround(source) : () => [];
   const moments: RetimeMoment[] = [];
   for (let at = 0; at < source.items.length; at++) {
     const item = source.items[at]!;
     if (item.moments === undefined || item.moments.length === 0 || !comes(at)) continue;
-    const unit = ancestors(item.id, parents);
+    const unit = unitsOf(item.id);
     const graded = isGraded(item);
     for (const { id, role, at, for: people, series } of item.moments)
       moments.push({ id, item: item.id, role, at, for: people, kind: item.kind, unit, graded, series });
@@ -49,11 +47,15 @@ export function retimeJobOf(
   };
 }
 
-function ancestors(id: string, parents: ReadonlyMap<string, string | undefined>): string[] {
-  const units: string[] = [];
-  for (let unit = parents.get(id); unit !== undefined && !units.includes(unit); unit = parents.get(unit))
-    units.push(unit);
-  return units;
+/** The units around an item, the nearest first. */
+export function unitsAround({ items }: Snapshot): (item: string) => string[] {
+  let parents: ReadonlyMap<string, string | undefined> | undefined;
+  return (item) => {
+    const of = (parents ??= new Map(items.map(({ id, parent }) => [id, parent])));
+    const units: string[] = [];
+    for (let unit = of.get(item); unit !== undefined && !units.includes(unit); unit = of.get(unit)) units.push(unit);
+    return units;
+  };
 }
 
 export const isGraded = ({ points, links }: SnapshotItem): boolean =>
@@ -82,9 +84,10 @@ export function datesOf(
     const retimed = retimeForSections(job, knownTerms);
     if (!retimed.ok) return fail(retimed.problems);
     retimed.value.forEach(({ id, role, from, to, rule, steps, flags, at, section, doubtsOf }) => {
-      const { id: moment, item, graded, for: people } = job.moments[at]!;
+      const { id: moment, item, graded, for: people, series } = job.moments[at]!;
       const { kind, title } = source.items[choice.placeOf.get(item!)!]!;
-      const date = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
+      const own = { id, role, from, to, rule, steps, flags, item: item!, kind, title, graded: graded === true };
+      const date = series === undefined ? own : { ...own, series };
       if (section !== undefined) dates.push({ ...date, moment, for: section });
       else if (people !== undefined) dates.push({ ...date, for: people });
       else dates.push(doubtsOf === undefined ? date : { ...date, doubtsOf });

@@ -14,6 +14,7 @@ import type { LineageEntry } from './match.js';
 import { originKey } from './overlaps.js';
 import { previewPlan, type Preview } from './preview.js';
 import { worstFirst } from './looseEnds.js';
+import { printedDates } from './printedDates.js';
 import { doubtsLeftOver, reviewPlan } from './review.js';
 import { suggestPlanPolicy } from './suggestPlanPolicy.js';
 import { shellWithoutBrought } from './stock.js';
@@ -76,6 +77,7 @@ export function planCourses(job: PlanJob): Result<Planned> {
     counts: countsOf(worked),
     looseEnds: ends.map((end) => ({ ...end, items: [...end.items] })),
     policies,
+    ...printedDates(input, preview.value),
     course,
     history: historyAfter(history, notedBy(worked), course),
   });

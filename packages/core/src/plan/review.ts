@@ -1,12 +1,11 @@
-import { doubtCauses, type DoubtCause, type TermMoments } from '../retime/causes.js';
-import type { DoubtfulMoment } from '../retime/doubt.js';
-import { mapWords } from '../retime/suggestPolicy.js';
-import type { WeekdayMap } from '../schemas/retimeJob.js';
+import { doubtCauses, type DoubtCause } from '../retime/causes.js';
+import type { DoubtfulMoment, TermMoments } from '../retime/doubt.js';
 import { classesWithoutEvent } from './classSeries.js';
+import { unitsAround } from './dates.js';
 import { looseEndsOf, titlesOf, worstFirst, type LooseEnd } from './looseEnds.js';
 import { originOf } from './joinSources.js';
 import type { PlanInput, Preview, PreviewDate } from './preview.js';
-import { classDaysOf, meetingsFor, sectionMap, sectionsIn } from './sharedShell.js';
+import { classDaysOf, meetingsFor, sectionsIn } from './sharedShell.js';
 
 /** What a person should look at before or after a run; nothing of it holds the run up. */
 export interface Review {
@@ -67,50 +66,42 @@ export function doubtsLeftOver(
   }));
 }
 
-/** What stands is not moved by another rule. */
-const asItStands = (cause: DoubtCause): DoubtCause => ({
-  ...cause,
-  key: `${cause.key} as brought`,
-  stands: true,
-  settlements: cause.settlements.filter(({ settle }) => settle === 'byHand'),
-});
+const asItStands = (cause: DoubtCause): DoubtCause => ({ ...cause, key: `${cause.key} as brought`, stands: true });
 
 /** The dates of each old term, and of each section where several share the shell, with the terms between which they move. */
-function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, dates: readonly PreviewDate[]) {
+export function termsOf({ source, joined, shell, policy, policies = {} }: PlanInput, dates: readonly PreviewDate[]) {
   const sections = sectionsIn(shell.meetings);
+  const unitsOf = unitsAround(source);
   return (joined?.sources ?? [source]).flatMap(({ course, calendar, meetings }): TermMoments[] => {
     const own =
       joined === undefined
         ? dates
         : dates.filter(({ item }) => originOf({ source, joined }, item).course === course.id);
-    const inForce = policies[course.id] ?? policy;
+    const { sections: _sections, ...inForce } = policies[course.id] ?? policy;
     const terms = {
-      old: calendar,
-      new: shell.calendar,
+      source: { calendar, meetings: [...meetings] },
+      destination: { calendar: shell.calendar, meetings: [...shell.meetings] },
+      policy: inForce,
+      unitsOf,
       ...(joined === undefined ? {} : { course: course.id }),
     };
-    if (sections.length === 0)
-      return [{ ...terms, meetings: shell.meetings, weekdays: inForce.weekdays ?? {}, moments: own }];
+    if (sections.length === 0) return [{ ...terms, moments: own }];
     const isOfNone = ({ for: people }: PreviewDate): boolean => people === undefined || !sections.includes(people);
-    const parts = sections.map((section): TermMoments => {
-      const classDays = classDaysOf(section, meetings, shell.meetings);
-      return {
-        ...terms,
-        section,
-        meetings: classDays.to,
-        weekdays: sectionMap(inForce, section, classDays),
-        moments: own.flatMap((date) => doubtfulIn(section, date)),
-        among: own.filter((date) => date.for === section || isOfNone(date)),
-      };
-    });
-    const [one, ...others] = parts.map(({ weekdays }) => weekdays!);
-    const haveOneMap = others.every((map) => isSameMap(map, one!));
     return [
-      ...parts,
+      ...sections.map((section): TermMoments => {
+        const { from, to } = classDaysOf(section, meetings, shell.meetings);
+        return {
+          ...terms,
+          section,
+          source: { calendar, meetings: [...from] },
+          destination: { calendar: shell.calendar, meetings: to },
+          moments: own.flatMap((date) => doubtfulIn(section, date)),
+          among: own.filter((date) => date.for === section || isOfNone(date)),
+        };
+      }),
       {
         ...terms,
-        meetings: meetingsFor(shell.meetings, undefined),
-        ...(haveOneMap ? { weekdays: one! } : {}),
+        destination: { calendar: shell.calendar, meetings: meetingsFor(shell.meetings, undefined) },
         moments: own.filter((date) => isOfNone(date) && date.doubtsOf === undefined),
         among: own,
       },
@@ -124,5 +115,3 @@ function doubtfulIn(section: string, date: PreviewDate): readonly DoubtfulMoment
   const doubtOf = date.doubtsOf?.find((each) => each.section === section);
   return doubtOf === undefined ? [] : [{ ...date, doubtOf }];
 }
-
-const isSameMap = (one: WeekdayMap, other: WeekdayMap): boolean => mapWords(one) === mapWords(other);

@@ -1,8 +1,9 @@
 import { fail, succeed, type Result } from '../problem.js';
+import type { Weekday } from '../calendar/day.js';
 import type { DoubtOf } from '../retime/doubt.js';
 import { FLAGS, isDoubtful } from '../retime/flags.js';
 import type { Retimed } from '../retime/retime.js';
-import { classDayMap } from '../retime/suggestPolicy.js';
+import { proposedMap } from '../retime/classDayMap.js';
 import type { Calendar, Meeting } from '../schemas/calendar.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
 import type { RetimeJob, RetimeMoment, WeekdayMap } from '../schemas/retimeJob.js';
@@ -42,9 +43,10 @@ export type PlanRetimeJob = Omit<RetimeJob, 'policy'> & { readonly policy?: Plan
 export function sectionMap(
   { weekdays = {}, sections = {} }: PlanPolicy,
   section: string,
-  classDays: { readonly from: readonly Meeting[]; readonly to: readonly Meeting[] },
+  { from, to }: { readonly from: readonly Meeting[]; readonly to: readonly Meeting[] },
+  weekStartsOn: Weekday,
 ): WeekdayMap {
-  return sections[section] ?? (Object.keys(weekdays).length === 0 ? {} : classDayMap(classDays.from, classDays.to));
+  return sections[section] ?? (Object.keys(weekdays).length === 0 ? {} : proposedMap(from, to, weekStartsOn));
 }
 
 /** The class meetings of a section in the old course and in the new one. */
@@ -63,6 +65,7 @@ export const concerning = ({ moments }: PlanRetimeJob, section: string): number[
 export function jobFor(job: PlanRetimeJob, section: string, indices: readonly number[]): RetimeJob {
   const { byHand = {}, policy: { sections, ...policy } = {} } = job;
   const { from, to } = classDaysOf(section, job.source.meetings ?? [], job.destination.meetings ?? []);
+  const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
   const dates: Record<string, string> = {};
   const moments = indices.map((index): RetimeMoment => {
     const moment = job.moments[index]!;
@@ -75,7 +78,10 @@ export function jobFor(job: PlanRetimeJob, section: string, indices: readonly nu
     ...job,
     source: { ...job.source, meetings: [...from] },
     destination: { ...job.destination, meetings: to },
-    policy: { ...policy, weekdays: sectionMap({ ...policy, ...(sections && { sections }) }, section, { from, to }) },
+    policy: {
+      ...policy,
+      weekdays: sectionMap({ ...policy, ...(sections && { sections }) }, section, { from, to }, weekStartsOn),
+    },
     moments,
     byHand: dates,
   };

@@ -5,17 +5,16 @@ import { succeed, type Result } from '../problem.js';
 import { isDoubtful } from '../retime/flags.js';
 import {
   mapWords,
+  policyOptions,
   policyWords,
-  suggestionReason,
+  proposePolicy,
   suggestPolicy,
   type PolicyOption,
   type PolicySuggestion,
 } from '../retime/suggestPolicy.js';
-import type { RuleName, WeekdayMap } from '../schemas/retimeJob.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
 import { retimeJobOf } from './dates.js';
 import {
-  concerning,
   differing,
   jobFor,
   retimeForSections,
@@ -40,8 +39,8 @@ export function suggestPlanPolicy(
 }
 
 /**
- * Proposes the policy of a shell that several sections share: for each the class-day map that leaves its dates the fewest
- * doubts, all by the rule that suits the first; beside it the same weekday for all.
+ * Proposes the policy of a shell that several sections share: for each the class-day map of its own class days, all by the
+ * rule that suits the first; beside it the same without maps, and the other rules with them.
  *
  * @param job  a job whose `policy` is not looked at
  * @see docs/rules.md, "Sections that share a shell"
@@ -49,53 +48,36 @@ export function suggestPlanPolicy(
 function suggestForSections(job: PlanRetimeJob): Result<PolicySuggestion<PlanPolicy>> {
   const names = sectionsIn(job.destination.meetings ?? []);
   if (names.length === 0) return suggestPolicy(job);
-  const suggested: PolicySuggestion[] = [];
-  for (const section of names) {
-    const each = suggestPolicy(jobFor({ ...job, policy: {} }, section, concerning(job, section)));
-    if (!each.ok) return each;
-    suggested.push(each.value);
-  }
-  const { rule = 'week' } = suggested[0]!.proposed.policy;
-  const maps = suggested.map((each) => bestMap(each, rule));
-  const inAll = (mapOf: (at: number) => WeekdayMap): PlanPolicy => ({
-    rule,
-    weekdays: mapOf(0),
-    sections: Object.fromEntries(names.map((name, at) => [name, mapOf(at)])),
+  const sound = retimeForSections({ ...job, policy: {} }, []);
+  if (!sound.ok) return sound;
+  const proposals = names.map((section) => {
+    const { source, destination } = jobFor({ ...job, policy: {} }, section, []);
+    return proposePolicy(source, destination);
   });
-  const tried = [inAll((at) => maps[at]!), inAll(() => ({}))];
-  const options: PolicyOption<PlanPolicy>[] = [];
+  const { policy: first, reason } = proposals[0]!;
+  const sections = Object.fromEntries(names.map((name, at) => [name, proposals[at]!.policy.weekdays]));
+  const none = Object.fromEntries(names.map((name) => [name, {}]));
+  const isMapped = Object.values(sections).some((map) => Object.keys(map).length > 0);
+  const withoutMaps: PlanPolicy = { rule: first.rule, weekdays: {}, sections: none };
+  const options = policyOptions<PlanPolicy>({ ...first, sections }, isMapped ? withoutMaps : undefined);
   let proposed: readonly RetimedFor[] | undefined;
-  for (const policy of tried) {
+  const tried: PolicyOption<PlanPolicy>[] = [];
+  for (const policy of options) {
     const retimed = retimeForSections({ ...job, policy }, []);
     if (!retimed.ok) return retimed;
     proposed ??= retimed.value;
-    options.push({
+    tried.push({
       policy,
       words: policyWords(policy, planMapWords(policy)),
       doubts: retimed.value.filter(({ flags }) => isDoubtful(flags)).length,
       differs: differing(proposed.map(inSection), retimed.value.map(inSection)),
     });
   }
-  const [best, plain] = options as [PolicyOption<PlanPolicy>, PolicyOption<PlanPolicy>];
-  const isPlain = maps.every((map) => Object.keys(map).length === 0);
-  return succeed({
-    proposed: best,
-    reason: suggestionReason(best.doubts, isPlain ? undefined : plain.doubts),
-    others: isPlain ? [] : [plain],
-  });
+  const [best, ...others] = tried;
+  return succeed({ proposed: best!, reason, others });
 }
 
 const inSection = ({ at, section, to }: RetimedFor): DateInSection => ({ moment: at, section, to });
-
-/** The map that leaves the fewest doubts under a rule, the first of equals. */
-function bestMap({ proposed, others }: PolicySuggestion, rule: RuleName): WeekdayMap {
-  const byRule = [proposed, ...others].filter(({ policy }) => policy.rule === rule);
-  const best = byRule.reduce<PolicyOption | undefined>(
-    (least, each) => (least === undefined || each.doubts < least.doubts ? each : least),
-    undefined,
-  );
-  return best?.policy.weekdays ?? {};
-}
 
 /** The class-day map of a policy in words; in a shared shell that of each section. Empty where weekdays stay. */
 export function planMapWords({ weekdays = {}, sections = {} }: PlanPolicy): string {

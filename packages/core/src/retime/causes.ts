@@ -1,16 +1,25 @@
+import type { Closure } from '../schemas/calendar.js';
 import { dayWords } from '../calendar/dateWords.js';
-import { parseDay, weekdayOf } from '../calendar/day.js';
-import { closureHit, covering, type CauseTerms, type DoubtfulMoment, type Settlement } from './doubt.js';
+import { parseDay } from '../calendar/day.js';
+import { sentenceOf, namesOf } from './causeWords.js';
+import {
+  dayBeforeLanding,
+  doubtFlags,
+  groundOf,
+  type Doubt,
+  type DoubtfulMoment,
+  type DoubtGround,
+  type TermMoments,
+} from './doubt.js';
 import { isDoubtful, type Flag } from './flags.js';
-import { indexReversals, type Reversals } from './reversals.js';
 import type { Retimed } from './retime.js';
-import { ROLE_WORDS } from './roleWords.js';
-import { settlementsFor } from './settlements.js';
+import { settlementsFor, type Settlement } from './settlements.js';
 
 /** Doubts that have one cause, and so are one decision. */
 export interface DoubtCause {
   readonly key: string;
-  readonly flags: readonly Flag[];
+  /** The flag that they share. */
+  readonly cause: Flag;
   readonly sentence: string;
   /** What the moments have in common, or the one date: “Sun 15 Mar → Sun 7 Mar”. */
   readonly detail: string;
@@ -24,25 +33,14 @@ export interface DoubtCause {
 
 /** Doubts that come from the old term: those of two old terms have two causes. */
 const FROM_OLD_TERM: readonly Flag[] = ['wasInBreak', 'orderChanged', 'otherTerm', 'noSuchWeek'];
-/** Doubts that come from the class-day map: those of two sections of a shell have two causes. */
-const FROM_CLASS_DAYS: readonly Flag[] = ['orderChanged', 'noSuchMeeting'];
-
-/** Moments of one old term, and the terms between which they move. */
-export interface TermMoments extends CauseTerms {
-  readonly moments: readonly DoubtfulMoment[];
-  /** What their order is compared with; themselves when absent. */
-  readonly among?: readonly DoubtfulMoment[];
-  /** Of several old terms: the course whose it is. */
-  readonly course?: string;
-}
-
-const doubtFlags = (flags: readonly Flag[]): readonly Flag[] => flags.filter((flag) => isDoubtful([flag]));
+/** Doubts that come from the class days: those of two sections of a shell have two causes. */
+const FROM_CLASS_DAYS: readonly Flag[] = ['orderChanged', 'noSuchMeeting', 'noClass'];
 
 /** What a person said was fine as it is: it lasts until the new moment or its flags change. */
 export const settledAs = ({ to, flags }: Pick<Retimed, 'to' | 'flags'>): string => `${to ?? ''} ${flags.join(' ')}`;
 
 /**
- * Gathers doubts by cause: the same flags, and the same closure, break or missing week, or the same kinds and weekdays.
+ * Gathers doubts by cause: their first flag (a changed order counts as last), and the closure, break or side of the term.
  * What the new term alone causes is one cause for the dates of all old terms.
  *
  * @param parts    the dates of each old term
@@ -53,123 +51,69 @@ export function doubtCauses(
   parts: readonly TermMoments[],
   settled: Readonly<Record<string, string>> = {},
 ): readonly DoubtCause[] {
-  const groups = new Map<string, Group>();
+  const groups = new Map<string, Doubt[]>();
   for (const part of parts) {
-    const reversals = indexReversals(part.among ?? part.moments);
+    let ground: DoubtGround | undefined;
     for (const moment of part.moments) {
       if (!isDoubtful(moment.flags) || settled[moment.id] === settledAs(moment)) continue;
-      const flags = doubtFlags(moment.flags);
-      const ofTerm = part.course !== undefined && FROM_OLD_TERM.includes(flags[0]!) ? ` of ${part.course}` : '';
-      const ofSection = part.section !== undefined && FROM_CLASS_DAYS.includes(flags[0]!) ? ` in ${part.section}` : '';
-      const key = `${flags.join('+')}|${detailKey(moment, reversals, part)}${ofTerm}${ofSection}`;
+      const doubt = (ground ??= groundOf(part)).doubtOf(moment);
+      const key = keyOf(doubt);
       const group = groups.get(key);
-      if (group === undefined) groups.set(key, { part, reversals, moments: [moment] });
-      else group.moments.push(moment);
+      if (group === undefined) groups.set(key, [doubt]);
+      else group.push(doubt);
     }
   }
-  return [...groups].map(([key, { part, reversals, moments }]) => {
-    const cause = describe(key, moments, reversals, part);
-    const isOfTerm = part.course !== undefined && FROM_OLD_TERM.includes(cause.flags[0]!);
-    return isOfTerm ? { ...cause, course: part.course } : cause;
-  });
+  return [...groups].map(([key, doubts]) => describe(key, doubts));
 }
 
-interface Group {
-  readonly part: TermMoments;
-  readonly reversals: Reversals;
-  readonly moments: DoubtfulMoment[];
+function keyOf({ moment, ground }: Doubt): string {
+  const { course, section } = ground.part;
+  const cause = doubtFlags(moment)[0]!;
+  const ofTerm = course !== undefined && FROM_OLD_TERM.includes(cause) ? ` of ${course}` : '';
+  const ofSection = section !== undefined && FROM_CLASS_DAYS.includes(cause) ? ` in ${section}` : '';
+  return `${cause}|${detailKey(moment, ground, cause)}${ofTerm}${ofSection}`;
 }
 
-const oldBreak = ({ steps }: Retimed): string => {
-  const step = steps.find((each) => each.step === 'break');
-  return step?.step === 'break' ? (step.label ?? 'break') : 'break';
-};
+const closureKey = (closure: Closure | undefined): string =>
+  closure === undefined ? '' : `${closure.from} ${closure.to} ${closure.kind} ${closure.label ?? ''}`;
 
-function detailKey(moment: DoubtfulMoment, reversals: Reversals, terms: CauseTerms): string {
-  const flag = doubtFlags(moment.flags)[0]!;
-  switch (flag) {
-    case 'closure':
-      return closureHit(moment, terms);
-    case 'wasInBreak':
-      return oldBreak(moment);
-    case 'orderChanged': {
-      return [moment, reversals.firstWith(moment) ?? moment].map(kindAndWeekday).sort().join(' and ');
+function detailKey(moment: DoubtfulMoment, { terms }: DoubtGround, cause: Flag): string {
+  switch (cause) {
+    case 'closure': {
+      const day = dayBeforeLanding(moment);
+      return terms.new.isInside(day) ? closureKey(terms.new.closureAt(day)) : '';
     }
+    case 'wasInBreak':
+      return closureKey(terms.old.closureAt(parseDay(moment.from)));
+    case 'outsideTerm':
+      return parseDay(moment.to!) < terms.new.firstDay ? 'before' : 'after';
     default:
       return '';
   }
 }
 
-const kindAndWeekday = ({ kind, from }: DoubtfulMoment): string => `${kind} ${weekdayOf(parseDay(from))}`;
-
-const times = (count: number): string => (count === 1 ? '' : count === 2 ? ', twice' : `, ${count} times`);
-
-const PLAIN_ROLES: readonly DoubtfulMoment['role'][] = ['due', 'starts', 'ends', 'posts'];
-
-const nameOf = ({ title, role }: DoubtfulMoment): string =>
-  PLAIN_ROLES.includes(role) ? title : `${title}, ${ROLE_WORDS[role]}`;
-
-const names = (group: readonly DoubtfulMoment[]): string => {
-  const titles = [...new Set(group.map(nameOf))];
-  return titles.length <= 2 ? titles.join(' and ') : `${titles[0]} · ${titles[1]} · ${titles.length - 2} more`;
-};
-
-function sentenceOf(flag: Flag, group: readonly DoubtfulMoment[], terms: CauseTerms): string {
-  const first = group[0]!;
-  switch (flag) {
-    case 'closure': {
-      const hit = closureHit(first, terms);
-      const label = hit === '' ? undefined : covering(terms.new, hit, ['holiday', 'break', 'reading', 'exams'])?.label;
-      const day = hit === '' ? 'The new day' : dayWords(parseDay(hit));
-      return `${day} is ${label ?? 'closed'} now${times(group.length)}`;
-    }
-    case 'wasInBreak':
-      return `${names(group)}: was in ${oldBreak(first)}`;
-    case 'outsideTerm':
-      return `${names(group)}: would fall outside the new term`;
-    case 'noSuchWeek':
-      return `The new term is shorter: ${names(group)} had a week that it lacks`;
-    case 'otherWeekday':
-      return `${names(group)}: the new day runs another weekday's timetable`;
-    case 'noSuchMeeting':
-      return `${names(group)}: no class meets then any more`;
-    case 'missingHour':
-      return `${names(group)}: the clocks skip that hour`;
-    case 'orderChanged':
-      return `${names(group)}: order changed${times(group.length)}`;
-    case 'otherTerm':
-      return `${names(group)}: dated in another term than last`;
-    case 'past':
-      return `${names(group)}: would be in the past`;
-    case 'weekend':
-      return `${names(group)}: would fall on a weekend now`;
-    case 'otherPeriod':
-      return `${names(group)}: would count in another marking period`;
-    case 'sameDay':
-    case 'crowded':
-      return names(group);
-  }
-}
-
 /** “Section 02: ” where all are of one section, “For team 1: ” where all are of another group. */
-function peopleWords(group: readonly DoubtfulMoment[], { section }: CauseTerms): string {
-  const peopleOf = (moment: DoubtfulMoment): string | undefined => moment.for ?? moment.doubtOf?.section;
-  const people = peopleOf(group[0]!);
-  if (people === undefined || group.some((moment) => peopleOf(moment) !== people)) return '';
-  return people === section ? `Section ${people}: ` : `For ${people}: `;
+function peopleWords(doubts: readonly Doubt[]): string {
+  const [first] = doubts;
+  const peopleOf = ({ moment }: Doubt): string | undefined => moment.for ?? moment.doubtOf?.section;
+  const people = peopleOf(first!);
+  if (people === undefined || doubts.some((doubt) => peopleOf(doubt) !== people)) return '';
+  return people === first!.ground.part.section ? `Section ${people}: ` : `For ${people}: `;
 }
 
-function describe(key: string, group: readonly DoubtfulMoment[], reversals: Reversals, terms: CauseTerms): DoubtCause {
-  const first = group[0]!;
-  const flags = doubtFlags(first.flags);
+function describe(key: string, doubts: readonly Doubt[]): DoubtCause {
+  const [{ moment: first, ground }] = doubts as [Doubt, ...Doubt[]];
+  const cause = doubtFlags(first)[0]!;
   const move = `${dayWords(parseDay(first.from))} → ${first.to === null ? 'none' : dayWords(parseDay(first.to))}`;
-  const sentence = `${peopleWords(group, terms)}${sentenceOf(flags[0]!, group, terms)}`;
+  const sentence = `${peopleWords(doubts)}${sentenceOf(cause, doubts)}`;
+  const { course } = ground.part;
   return {
     key,
-    flags,
+    cause,
     sentence,
-    detail: sentence.includes(first.title) && group.length === 1 ? move : `${names(group)}: ${move}`,
-    moments: group,
-    settlements: settlementsFor(flags[0]!, group, reversals, terms),
+    detail: sentence.includes(first.title) && doubts.length === 1 ? move : `${namesOf(doubts)}: ${move}`,
+    moments: doubts.map(({ moment }) => moment),
+    settlements: settlementsFor(cause, doubts),
+    ...(course !== undefined && FROM_OLD_TERM.includes(cause) ? { course } : {}),
   };
 }

@@ -1,65 +1,62 @@
-import { countingPattern, meetingsOn, type ClassMeeting } from '../calendar/meetingIndex.js';
-import type { Meeting } from '../schemas/calendar.js';
-import { FLAG } from './flags.js';
-import { ROLE, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
+import type { Series } from './classes.js';
+import { ROLE, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Terms } from './terms.js';
 
-/** The class meeting of the old term that begins and ends with these two moments, if there is one. */
-export function meetingBetween(terms: Terms, moving: Moving, starts: Place, ends: Place): ClassMeeting | undefined {
-  const { oldDays, oldMinutes, moments } = moving;
-  if (oldDays[starts] !== oldDays[ends]) return undefined;
-  const onDay = meetingsOn(terms.oldMeetings.all, oldDays[starts]!);
-  if (onDay.length === 0) return undefined;
-  const same = onDay.filter(({ start, end }) => start === oldMinutes[starts] && end === oldMinutes[ends]);
-  return same.find(({ series }) => series === moments[starts]!.series) ?? same[0];
+/** Of ten of a series’ meetings, for how many there has to be an event. */
+const NEARLY_ALL_TENTHS = 9;
+
+/**
+ * The series that the moments of class events count: events whose `starts` and `ends` are those of a class meeting, where a
+ * series has one for nearly all its meetings and its pattern as many meetings as answer.
+ *
+ * @returns by place of a moment
+ * @see docs/rules.md, "Policies"
+ */
+export function seriesOfClassEvents(
+  terms: Terms,
+  moving: Moving,
+  groups: readonly ItemGroup[],
+): ReadonlyMap<Place, Series> {
+  const counted = new Map<Place, Series>();
+  if (terms.classes.series.length === 0) return counted;
+  const events = new Map<Series, { readonly met: Set<number>; readonly groups: ItemGroup[] }>();
+  for (const group of groups) {
+    const tie = classMeetingOf(terms, moving, group);
+    if (tie === undefined) continue;
+    let ofSeries = events.get(tie.series);
+    if (ofSeries === undefined) events.set(tie.series, (ofSeries = { met: new Set(), groups: [] }));
+    ofSeries.met.add(tie.index);
+    ofSeries.groups.push(group);
+  }
+  for (const [series, { met, groups: own }] of events) {
+    if (met.size * 10 < series.before.meetings.length * NEARLY_ALL_TENTHS) continue;
+    if (series.oldPattern.length !== series.newPattern.length) continue;
+    for (const { places, from, until } of own)
+      for (let index = from; index < until; index++) counted.set(places[index]!, series);
+  }
+  return counted;
 }
 
-/** The class meeting that a class event is: an event whose `starts` and `ends` are those of a class meeting. */
-export function classMeetingOf(terms: Terms, moving: Moving, group: ItemGroup): ClassMeeting | undefined {
-  const { moments, roles } = moving;
-  const { places, from, until } = group;
-  if (moments[places[from]!]!.kind !== 'event') return undefined;
-  let starting = 0;
-  let ending = 0;
-  for (let index = from; index < until; index++) {
-    const role = roles[places[index]!];
-    if (role === ROLE.starts) starting++;
-    else if (role === ROLE.ends) ending++;
-  }
-  if (ending === 0 || ending !== starting) return undefined;
-  let first: ClassMeeting | undefined;
+/** The class meeting that an event begins and ends with. */
+function classMeetingOf(terms: Terms, moving: Moving, { places, from, until }: ItemGroup) {
+  const { moments, roles, oldDays, oldMinutes } = moving;
+  let starts = -1;
+  let ends = -1;
   for (let index = from; index < until; index++) {
     const at = places[index]!;
-    if (roles[at] !== ROLE.ends) continue;
-    const meeting = meetingBetween(terms, moving, startOf(moving, at, group, false), at);
-    if (meeting === undefined) return undefined;
-    first ??= meeting;
-  }
-  return first;
-}
-
-/** Class events that another rule than `meeting` moved, and that now start with no class meeting. */
-export function flagUnmetClasses(terms: Terms, moving: Moving, classEvents: readonly ItemGroup[]): void {
-  const { fates, rules, roles, days, minutes, flags } = moving;
-  for (const { places, from, until } of classEvents) {
-    for (let index = from; index < until; index++) {
-      const at = places[index]!;
-      if (roles[at] !== ROLE.starts || fates[at] !== 'moved' || rules[at] === 'meeting') continue;
-      const isMet = meetingsOn(terms.newMeetings.all, days[at]!).some(({ start }) => start === minutes[at]);
-      if (!isMet) flags[at]! |= FLAG.noSuchMeeting;
+    if (roles[at] === ROLE.starts) {
+      if (starts >= 0) return undefined;
+      starts = at;
+    } else if (roles[at] === ROLE.ends) {
+      if (ends >= 0) return undefined;
+      ends = at;
     }
   }
-}
-
-const everyHowMany = (pattern: readonly Meeting[]): string =>
-  pattern
-    .map(({ weeks }) => weeks?.length ?? Infinity)
-    .sort((a, b) => a - b)
-    .join();
-
-/** Both patterns have equally many meetings a week that count for the series. */
-export function meetsAsOften(terms: Terms, series: string | undefined): boolean {
-  const before = countingPattern(terms.oldMeetings.pattern, series);
-  const after = countingPattern(terms.newMeetings.pattern, series);
-  return before.length > 0 && everyHowMany(before) === everyHowMany(after);
+  if (starts < 0 || ends < 0 || moments[starts]!.kind !== 'event' || oldDays[starts] !== oldDays[ends])
+    return undefined;
+  const name = moments[starts]!.series;
+  const met = terms.classes
+    .onDay(oldDays[starts]!)
+    .filter(({ meeting }) => meeting.start === oldMinutes[starts] && meeting.end === oldMinutes[ends]);
+  return met.find(({ series }) => series.name === name) ?? met[0];
 }

@@ -1,6 +1,10 @@
-import type { Calendar, Closure, Meeting } from '../schemas/calendar.js';
-import type { WeekdayMap } from '../schemas/retimeJob.js';
+import { parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js';
+import type { Policy, RetimeMoment, TermSide } from '../schemas/retimeJob.js';
+import type { Series, Tie } from './classes.js';
+import { FLAGS, isDoubtful, type Flag } from './flags.js';
+import { policyResolver, type ResolvedPolicy } from './policy.js';
 import type { Retimed } from './retime.js';
+import { indexTerms, type Terms } from './terms.js';
 
 /** A section in which alone a date of everybody is in doubt, and the id by which the date is set for that section. */
 export interface DoubtOf {
@@ -12,44 +16,105 @@ export interface DoubtOf {
 export interface DoubtfulMoment extends Retimed {
   readonly kind: string;
   readonly title: string;
+  readonly item?: string;
+  /** The series of class meetings that it names. */
+  readonly series?: string;
   /** The section or group that it is for. */
   readonly for?: string;
   /** In a shell that several sections share: the one that has its doubts about a date of everybody. */
   readonly doubtOf?: DoubtOf;
 }
 
-/** Something that would settle every doubt of a cause at once. */
-export type Settlement =
-  | { readonly settle: 'byHand'; readonly words: string; readonly dates: Readonly<Record<string, string>> }
-  | {
-      readonly settle: 'weekdays';
-      readonly words: string;
-      readonly weekdays: WeekdayMap;
-      /** The section whose class-day map it is, in a shell that several share. */
-      readonly section?: string;
-    };
-
-/** The terms between which doubtful moments move. */
-export interface CauseTerms {
-  readonly old: Calendar;
-  readonly new: Calendar;
-  /** Class meetings of the new term that count. */
-  readonly meetings: readonly Meeting[];
-  /** The class-day map; absent for what is for everybody in a shell where each section has its own. */
-  readonly weekdays?: WeekdayMap;
+/** Moments that go from one term to another by one policy. */
+export interface TermMoments {
+  readonly source: TermSide;
+  readonly destination: TermSide;
+  readonly policy: Policy;
+  /** The units around an item, the nearest first, where the policy names any. */
+  readonly unitsOf?: (item: string) => RetimeMoment['unit'];
+  readonly moments: readonly DoubtfulMoment[];
+  /** What their order is compared with, and what moves along with them; themselves when absent. */
+  readonly among?: readonly DoubtfulMoment[];
+  /** Of several old terms: the course whose it is. */
+  readonly course?: string;
   /** In a shell that several sections share: the one whose dates these are. */
   readonly section?: string;
 }
 
-/** The closure of one of these kinds that a day lies in. */
-export function covering(calendar: Calendar, day: string, kinds: readonly Closure['kind'][]): Closure | undefined {
-  return (calendar.closures ?? []).find(({ from, to, kind }) => from <= day && day <= to && kinds.includes(kind));
+/** A moment with what settles it: its terms, its class and its policy. */
+export interface Doubt {
+  readonly moment: DoubtfulMoment;
+  readonly ground: DoubtGround;
+  readonly oldDay: Day;
+  readonly oldMinute: Minute;
+  /** The class that it goes with; none where no class of the new term answers. */
+  readonly tie: Tie | undefined;
+  /** The series that it names, else is tied to or goes weeks on from. */
+  readonly series: Series | undefined;
 }
 
-/** The closed day that a moment came to, before it landed; empty when it came to none. */
-export const closureHit = ({ steps, to }: Retimed, { new: calendar }: CauseTerms): string => {
-  const landing = steps.find((step) => step.step === 'landing');
-  return landing !== undefined
-    ? landing.from
-    : (covering(calendar, to?.slice(0, 10) ?? '', ['holiday', 'break', 'reading'])?.from ?? '');
-};
+/** Both terms of some moments, indexed when a doubt is first looked at. */
+export interface DoubtGround {
+  readonly part: TermMoments;
+  readonly terms: Terms;
+  policyOf(moment: DoubtfulMoment): ResolvedPolicy;
+  doubtOf(moment: DoubtfulMoment): Doubt;
+  /** All with which they are compared, as doubts. */
+  among(): readonly Doubt[];
+}
+
+const TIME_AT = 'YYYY-MM-DDT'.length;
+
+export function groundOf(part: TermMoments): DoubtGround {
+  const terms = indexTerms(part.source, part.destination);
+  const policies = policyResolver(part.policy);
+  let all: readonly Doubt[] | undefined;
+  const doubtOf = (moment: DoubtfulMoment): Doubt => {
+    const oldDay = parseDay(moment.from);
+    const oldMinute = parseMinute(moment.from, TIME_AT);
+    const met = terms.classes.tieOf(oldDay, oldMinute, moment.role, moment.series);
+    const isWeeksOn = moment.steps.some(({ step }) => step === 'weeksOn') && moment.series === undefined;
+    const tie = met !== undefined && met.series.after.meetings.length > 0 ? met : undefined;
+    const series =
+      moment.series !== undefined
+        ? terms.classes.named(moment.series)
+        : (met ?? (isWeeksOn ? terms.classes.alternateBefore(oldDay, oldMinute, undefined) : undefined))?.series;
+    return { moment, ground, oldDay, oldMinute, tie, series };
+  };
+  const ground: DoubtGround = {
+    part,
+    terms,
+    policyOf: ({ id, role, from, item, kind }) =>
+      policies.of({
+        id,
+        role,
+        at: from,
+        kind,
+        ...(item === undefined ? {} : { item, unit: part.unitsOf?.(item) }),
+      }).policy,
+    doubtOf,
+    among: () => (all ??= (part.among ?? part.moments).map(doubtOf)),
+  };
+  return ground;
+}
+
+/** Whether a date is taken from another of its item. */
+export const followsAnother = ({ steps }: Pick<Retimed, 'steps'>): boolean =>
+  steps.some(({ step }) => step === 'withLeader' || step === 'withStart');
+
+/** What is in doubt in one section alone is set for that one. */
+export const settableId = ({ id, doubtOf }: DoubtfulMoment): string => doubtOf?.id ?? id;
+
+/** Where a rule put a moment before it landed. */
+export function dayBeforeLanding({ steps, to, from }: Pick<Retimed, 'steps' | 'to' | 'from'>): Day {
+  const landing = steps.findLast((step) => step.step === 'landing');
+  return parseDay(landing?.step === 'landing' ? landing.from : (to ?? from));
+}
+
+/** The flags that make a moment a doubt, the one that names its cause first: a changed order comes last. */
+export function doubtFlags({ flags }: Pick<Retimed, 'flags'>): readonly Flag[] {
+  const doubts = FLAGS.filter((flag) => flags.includes(flag) && isDoubtful([flag]));
+  return doubts.length > 1 && doubts.includes('orderChanged')
+    ? [...doubts.filter((flag) => flag !== 'orderChanged'), 'orderChanged']
+    : doubts;
+}

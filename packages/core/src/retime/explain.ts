@@ -9,14 +9,32 @@ const away = (days: number, from: string): string =>
   days === 0 ? `on ${from}` : `${plural(Math.abs(days), 'day')} ${days < 0 ? 'before' : 'after'} ${from}`;
 
 function landingWords(step: Extract<Step, { step: 'landing' }>): string {
-  const reason = step.closure === undefined ? 'is closed' : `is ${step.closure}`;
+  const reason =
+    step.noClass === true ? 'has no class' : step.closure === undefined ? 'is closed' : `is ${step.closure}`;
   const on = parseDay(step.to) > parseDay(step.from) ? 'next' : 'previous';
-  return `${dayWords(parseDay(step.from))} ${reason}, ${on} ${step.how === 'meeting' ? 'class day' : 'teaching day'}`;
+  const what = step.day === 'class' ? 'class' : 'teaching day';
+  return `${dayWords(parseDay(step.from))} ${reason}, ${on} ${what}`;
 }
 
 /** One link of the chain in words; empty when it goes without saying. */
 function stepWords(step: Step): string {
   switch (step.step) {
+    case 'tied': {
+      const what = step.series ?? 'class';
+      return step.at === 'during' ? `during ${what}` : `${step.at} of ${what}`;
+    }
+    case 'ahead':
+      return step.missing
+        ? `there is no week ${step.old}, so ahead of the last, week ${step.new}`
+        : `ahead of week ${step.new}`;
+    case 'weeksOn':
+      return step.missing
+        ? 'the weeks after it are past the last, so the last'
+        : step.weeks === 0
+          ? 'the week of it'
+          : `${plural(step.weeks, 'week')} after it`;
+    case 'meetingShare':
+      return `class ${step.number} of ${step.of}, the same share`;
     case 'teachingWeek':
       return step.missing ? `there is no week ${step.old}, so the last, week ${step.new}` : `week ${step.new}`;
     case 'weekday':

@@ -5,6 +5,7 @@ export const FLAGS = [
   'wasInBreak',
   'noSuchWeek',
   'otherWeekday',
+  'noClass',
   'noSuchMeeting',
   'missingHour',
   'orderChanged',
@@ -26,6 +27,11 @@ export const FLAG = Object.fromEntries(FLAGS.map((flag, index) => [flag, 1 << in
 
 const NOTES: readonly Flag[] = ['sameDay', 'crowded'];
 
+const NOTE_BITS = NOTES.reduce((bits, flag) => bits | FLAG[flag], 0);
+
+/** The same for flags as bits. */
+export const isDoubt = (bits: FlagBits): boolean => (bits & ~NOTE_BITS) !== 0;
+
 export const isDoubtful = (flags: readonly Flag[]): boolean => flags.some((flag) => !NOTES.includes(flag));
 
 const NONE: readonly Flag[] = [];
@@ -45,6 +51,7 @@ export const FLAG_WORDS: Readonly<Record<Flag, string>> = {
   wasInBreak: 'was in a break',
   noSuchWeek: 'no such week',
   otherWeekday: 'other timetable',
+  noClass: 'no class that day',
   noSuchMeeting: 'no such class',
   missingHour: 'clocks change',
   orderChanged: 'order changed',

@@ -1,111 +1,110 @@
 import { isWeekend, type CalendarIndex } from '../calendar/calendarIndex.js';
-import type { Day, Minute } from '../calendar/day.js';
+import type { Day } from '../calendar/day.js';
 import type { ClassMeeting, MeetingList } from '../calendar/meetingIndex.js';
-import type { Role } from '../schemas/retimeJob.js';
-import { FLAG } from './flags.js';
+import type { Counting, Tie } from './classes.js';
+import { FLAG, type FlagBits } from './flags.js';
+import type { MappedWeekday } from './mapped.js';
+import { shareOf } from './shareOf.js';
 import type { Step } from './steps.js';
 import { weekdayOfWeek, type Placed, type Terms } from './terms.js';
 
-/** The class meeting that a moment belongs to. */
-export interface Belonging {
-  /** Of the old term's meetings that count. */
-  readonly index: number;
-  readonly contains: boolean;
+/** A class meeting of the new term, and how it was found. */
+export interface Answer {
+  readonly meeting: ClassMeeting;
+  readonly flags: FlagBits;
+  readonly step: Step;
+}
+
+/** The meeting that answers by number: the k-th to the k-th, past the last the last. */
+export function byNumber({ meetings }: MeetingList, index: number, days = 0): Answer {
+  const missing = index >= meetings.length;
+  const number = missing ? meetings.length : index + 1;
+  return {
+    meeting: meetings[number - 1]!,
+    flags: missing ? FLAG.noSuchMeeting : 0,
+    step: { step: 'meeting', number, of: meetings.length, days, ...(missing ? { missing } : {}) },
+  };
+}
+
+/** The meeting that answers by share of the meetings of both terms. */
+export function byClassShare({ series: { before, after }, index }: Tie): Answer {
+  const share = shareOf(index, before.meetings.length, after.meetings.length);
+  return {
+    meeting: after.meetings[share]!,
+    flags: 0,
+    step: { step: 'meetingShare', number: share + 1, of: after.meetings.length },
+  };
 }
 
 /**
- * Finds the class meeting that a moment belongs to: one that contains it, the first of its day, the next in its week,
- * the last before it in its week; for a moment with a series, the last before it at all.
+ * Moves a day weeks on from a class meeting: as many teaching weeks after the week of the one that answers by number as it
+ * is after the old one's.
  *
- * @returns `undefined` where the rule hands over to `week`: exam days, closed days of break weeks, days of weeks
- *          without a meeting that counts, and when either side has no such meeting at all
+ * @see docs/rules.md, "Classes"
+ */
+export function weeksOn(
+  terms: Terms,
+  day: Day,
+  { before, after }: Counting,
+  index: number,
+  weekday: MappedWeekday,
+): Placed {
+  const { old, new: to } = terms;
+  const answer = byNumber(after, index);
+  const weeks = old.teachingWeekBy(day) - old.teachingWeekBy(before.meetings[index]!.day);
+  const wanted = to.teachingWeekBy(answer.meeting.day) + weeks;
+  const last = to.teachingWeeks.length;
+  const missing = wanted > last;
+  const placed = weekdayOfWeek(to, to.teachingWeeks[(missing ? last : wanted) - 1]!, weekday.to, old.isInside(day));
+  return {
+    day: placed.day,
+    flags: answer.flags | placed.flags | (missing ? FLAG.noSuchWeek : 0),
+    steps: [
+      answer.step,
+      { step: 'weeksOn', weeks, ...(missing ? { missing } : {}) },
+      ...weekday.steps,
+      ...placed.steps,
+    ],
+  };
+}
+
+/**
+ * Moves a day with the class meeting that it belongs to: the first of its day, the next in its week, or the last before
+ * it in its week. It keeps its distance to that, within the week; in a teaching week without a meeting it goes weeks on.
+ *
+ * @returns `undefined` where the rule hands over to `week`: exam days, closed days of break weeks, other days without
+ *          such a meeting, and when either side has none that counts
  * @see     docs/rules.md, rule `meeting`
  */
-export function meetingOf(
-  { old, oldMeetings, newMeetings }: Terms,
-  day: Day,
-  minute: Minute,
-  role: Role,
-  series: string | undefined,
-): Belonging | undefined {
-  const list = oldMeetings.counting(series);
-  if (list.meetings.length === 0 || newMeetings.counting(series).meetings.length === 0) return undefined;
-  const from = list.firstAt(day);
-  const until = list.firstAt(day + 1);
-  if (from < until) return meetingOfDay(list, from, until, minute, role);
-  if (old.isExam(day)) return undefined;
+export function byMeeting(terms: Terms, day: Day, counting: Counting, weekday: MappedWeekday): Placed | undefined {
+  const { old } = terms;
+  const { before, after } = counting;
+  if (before.meetings.length === 0 || after.meetings.length === 0 || old.isExam(day)) return undefined;
   const kind = old.weekKind(day).is;
   if (kind === 'break' && old.isClosed(day)) return undefined;
+  const from = before.firstAt(day);
   const week = old.weekStart(day);
-  const next = list.meetings[until];
-  if (next !== undefined && next.day < week + 7 && next.day >= week) return { index: until, contains: false };
-  const last = list.meetings[from - 1];
-  const isOfWeek = last !== undefined && last.day >= week && last.day < week + 7;
-  if (isOfWeek || (last !== undefined && series !== undefined && kind === 'teaching'))
-    return { index: from - 1, contains: false };
+  const isOfWeek = (index: number): boolean => {
+    const meeting = before.meetings[index];
+    return meeting !== undefined && meeting.day >= week && meeting.day < week + 7;
+  };
+  // The first on or after the day is that of the day, if it has one.
+  if (isOfWeek(from)) return nearMeeting(terms, day, counting, from);
+  if (isOfWeek(from - 1)) return nearMeeting(terms, day, counting, from - 1);
+  if (kind === 'teaching' && from > 0) return weeksOn(terms, day, counting, from - 1, weekday);
   return undefined;
 }
 
-/** @param from,until  where the meetings of the day stand in the list */
-function meetingOfDay(list: MeetingList, from: number, until: number, minute: Minute, role: Role): Belonging {
-  let containing = -1;
-  for (let index = from; index < until; index++) {
-    const { start, end } = list.meetings[index]!;
-    if (minute < start || minute > end) continue;
-    if (role === 'ends' ? end === minute : start === minute) return { index, contains: true };
-    if (containing < 0) containing = index;
-  }
-  return containing >= 0 ? { index: containing, contains: true } : { index: from, contains: false };
-}
-
-/**
- * Moves a day with the class meeting that it belongs to: the k-th meeting goes to the k-th meeting, what lies near one
- * keeps its distance to it, within its week.
- *
- * @param index  the meeting that `meetingOf` found
- * @see          docs/rules.md, rule `meeting`
- */
-export function byMeeting(terms: Terms, day: Day, index: number, series: string | undefined): Placed {
-  const { old, new: to } = terms;
-  const oldList = terms.oldMeetings.counting(series);
-  const newList = terms.newMeetings.counting(series);
-  const before = oldList.meetings[index]!;
-  const distance = day - before.day;
-  const missing = index >= newList.meetings.length;
-  const answer = answering(newList, index);
-  const flags = missing ? FLAG.noSuchMeeting : 0;
-  const step: Step = {
-    step: 'meeting',
-    number: missing ? newList.meetings.length : index + 1,
-    of: newList.meetings.length,
-    days: distance,
-    ...(missing ? { missing } : {}),
-  };
-  const isOfWeek = old.weekStart(before.day) === old.weekStart(day);
-  if (!isOfWeek) return { day: answer.day + distance, flags, steps: [step] };
-  if (isWeekend(old.runsAs(day)) && distance !== 0) {
-    const placed = weekdayOfWeek(to, to.weekStart(answer.day), old.runsAs(day), old.isInside(day));
+function nearMeeting({ old, new: to }: Terms, day: Day, { before, after }: Counting, index: number): Placed {
+  const distance = day - before.meetings[index]!.day;
+  const { meeting, flags, step } = byNumber(after, index, distance);
+  const wasInside = old.isInside(day);
+  if (distance !== 0 && isWeekend(old.runsAs(day))) {
+    const placed = weekdayOfWeek(to, to.weekStart(meeting.day), old.runsAs(day), wasInside);
     return { day: placed.day, flags: flags | placed.flags, steps: [step, ...placed.steps] };
   }
-  return { day: withinWeek(to, answer.day, distance, old.isInside(day)), flags, steps: [step] };
+  return { day: withinWeek(to, meeting.day, distance, wasInside), flags, steps: [step] };
 }
-
-/** The time of day in the new meeting of what a meeting contained: its minutes from the start, but not past the end. */
-export function minuteByMeeting(
-  { oldMeetings, newMeetings }: Terms,
-  index: number,
-  minute: Minute,
-  series: string | undefined,
-): Minute {
-  const before = oldMeetings.counting(series).meetings[index]!;
-  const after = answering(newMeetings.counting(series), index);
-  if (minute === before.end) return after.end;
-  return Math.min(after.end, after.start + (minute - before.start));
-}
-
-/** The meeting with the same number, or the last. */
-const answering = ({ meetings }: MeetingList, index: number): ClassMeeting =>
-  meetings[Math.min(index, meetings.length - 1)]!;
 
 function withinWeek(to: CalendarIndex, meetingDay: Day, distance: number, wasInside: boolean): Day {
   const week = to.weekStart(meetingDay);

@@ -1,5 +1,6 @@
 import { MINUTES_PER_DAY, type Day } from '../calendar/day.js';
 import type { RetimeMoment, Role } from '../schemas/retimeJob.js';
+import type { Series, Tie } from './classes.js';
 import { numbered } from './numbered.js';
 import type { PolicyOf } from './policy.js';
 import type { RuleUsed, Step } from './steps.js';
@@ -34,6 +35,10 @@ export interface Moving {
   readonly roles: Uint8Array;
   readonly policies: readonly PolicyOf[];
   readonly fates: readonly Fate[];
+  /** The class that each was tied to in the old term, whether one answers or not. */
+  readonly ties: readonly (Tie | undefined)[];
+  /** The series of each: that it names, else is tied to or goes weeks on from. */
+  readonly series: (Series | undefined)[];
   readonly oldDays: Int32Array;
   /** Minutes since midnight. */
   readonly oldMinutes: Int32Array;
@@ -44,6 +49,8 @@ export interface Moving {
   /** `FlagBits`. */
   readonly flags: Uint16Array;
   readonly steps: (readonly Step[])[];
+  /** 1 where a date was taken from another of its item. */
+  readonly follows: Uint8Array;
 }
 
 /** Place of a moment in the lists of `Moving`. */

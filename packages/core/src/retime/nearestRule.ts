@@ -1,6 +1,11 @@
-import type { Day, Weekday } from '../calendar/day.js';
+import type { Day } from '../calendar/day.js';
+import { meetsOn, type Tie } from './classes.js';
+import type { MappedWeekday } from './mapped.js';
 import type { Step } from './steps.js';
 import type { Placed, Terms } from './terms.js';
+
+/** Within three days, the nearer before the farther and the earlier before the later. */
+const AROUND = [0, -1, 1, -2, 2, -3, 3];
 
 /** Moves a day to the same distance from the first day. @see docs/rules.md, rule `offset` */
 export function byOffset({ old, new: to }: Terms, day: Day): Placed {
@@ -8,20 +13,25 @@ export function byOffset({ old, new: to }: Terms, day: Day): Placed {
   return { day: to.firstDay + days, flags: 0, steps: [{ step: 'fromFirstDay', days }] };
 }
 
+function nearest(base: Placed, before: readonly Step[], suits: (day: Day) => boolean): Placed {
+  const days = AROUND.find((each) => suits(base.day + each));
+  if (days === undefined) return base;
+  return { day: base.day + days, flags: 0, steps: [...base.steps, ...before, { step: 'nearest', days }] };
+}
+
 /**
- * Moves a day to the date nearest to the same distance from the first day that runs as the (mapped) weekday.
+ * Moves a day to the date nearest to the same distance from the first day that runs as the mapped weekday.
  *
+ * @param weekday  its own on exam days and closed days
  * @see docs/rules.md, rule `nearest`
  */
-export function byNearest(terms: Terms, day: Day, weekdays: readonly Weekday[]): Placed {
-  const { old, new: to } = terms;
-  const from = old.runsAs(day);
-  const weekday = old.isExam(day) || old.isClosed(day) ? from : weekdays[from]!;
-  const base = byOffset(terms, day);
-  for (const days of [0, -1, 1, -2, 2, -3, 3]) {
-    if (to.runsAs(base.day + days) !== weekday) continue;
-    const moved: Step[] = weekday === from ? [] : [{ step: 'weekday', from, to: weekday }];
-    return { day: base.day + days, flags: 0, steps: [...base.steps, ...moved, { step: 'nearest', days }] };
-  }
-  return base;
-}
+export const byNearest = (terms: Terms, day: Day, weekday: MappedWeekday): Placed =>
+  nearest(
+    byOffset(terms, day),
+    weekday.steps.filter(({ step }) => step === 'weekday'),
+    (each) => terms.new.runsAs(each) === weekday.to,
+  );
+
+/** Moves the day of a class to the date nearest to the same distance from the first day on which one meets that answers. */
+export const byNearestClass = (terms: Terms, { meeting, series }: Tie): Placed =>
+  nearest(byOffset(terms, meeting.day), [], (each) => meetsOn(series.after, each));

@@ -1,46 +1,39 @@
-import { formatDay, parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js';
-import type { RetimeJob, RetimeMoment, RuleName } from '../schemas/retimeJob.js';
+import { parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js';
+import type { ClassMeeting } from '../calendar/meetingIndex.js';
+import type { RetimeJob, RetimeMoment, Role, RuleName } from '../schemas/retimeJob.js';
 import type { ParsedMoments } from './checkRetimeJob.js';
-import { classMeetingOf, meetsAsOften } from './classEvents.js';
-import { FLAG } from './flags.js';
-import { followHour } from './hour.js';
-import { land } from './landing.js';
-import { byMeeting, meetingOf, minuteByMeeting } from './meetingRule.js';
+import { seriesOfClassEvents } from './classEvents.js';
+import { hourIn, type Counting, type Series, type Tie } from './classes.js';
+import { landed, landRest, landTied } from './landing.js';
+import { classWeekday, ownWeekday, restWeekday } from './mapped.js';
+import { byClassShare, byMeeting, byNumber, weeksOn, type Answer } from './meetingRule.js';
 import { groupByItem, ROLE, type Fate, type ItemGroup, type Moving, type Place } from './moving.js';
-import { byNearest, byOffset } from './nearestRule.js';
+import { byNearest, byNearestClass, byOffset } from './nearestRule.js';
 import { policyResolver, type PolicyOf, type ResolvedPolicy } from './policy.js';
-import type { RuleUsed, Step } from './steps.js';
+import type { Step } from './steps.js';
 import { byStretch } from './stretchRule.js';
 import type { Placed, Terms } from './terms.js';
-import { byWeek } from './weekRule.js';
+import { byWeek, isBeforeTeachingWeek } from './weekRule.js';
 
 /** The moments where their rules put them, each by itself. */
 export interface PlacedMoments {
   readonly moving: Moving;
   /** Moments of one item for the same people, where there is more than one. */
   readonly groups: readonly ItemGroup[];
-  readonly classEvents: readonly ItemGroup[];
 }
 
 /** Applies the rules, landing and the hour to every moment by itself. */
 export function placeMoments(terms: Terms, job: RetimeJob, parsed: ParsedMoments): PlacedMoments {
   const policies = policyResolver(job.policy ?? {});
-  const moving = standing(job, parsed, policies.of);
+  const moving = standing(terms, job, parsed, policies.of);
   const groups = groupByItem(job.moments);
-  const classEvents: ItemGroup[] = [];
-  const intents = intentsOf(moving);
+  const counted = seriesOfClassEvents(terms, moving, groups);
   const planStandsStill = policies.plan.rule === 'clear' || policies.plan.rule === 'keep';
-  for (const group of terms.oldMeetings.pattern.length === 0 ? [] : groups) {
-    const meeting = classMeetingOf(terms, moving, group);
-    if (meeting === undefined) continue;
-    classEvents.push(group);
-    if (meetsAsOften(terms, meeting.series)) intents.goAsClass(group, meeting.series, !planStandsStill);
-  }
-  const stretched = [...policies.all].some(({ rule }) => rule === 'stretch')
-    ? stretchAll(terms, moving, intents)
-    : undefined;
-  move(terms, moving, intents, stretched);
-  return { moving, groups, classEvents };
+  for (const at of counted.keys())
+    if (moving.fates[at] === 'moved' && !planStandsStill && !moving.policies[at]!.ruleIsNarrow)
+      moving.rules[at] = 'meeting';
+  move(terms, moving, groups, counted);
+  return { moving, groups };
 }
 
 const FATES: Partial<Record<RuleName, Fate>> = { clear: 'cleared', keep: 'kept' };
@@ -55,6 +48,7 @@ const TIME_AT = 'YYYY-MM-DDT'.length;
 
 /** All moments where they stood, and those that no rule moves where they stay. */
 function standing(
+  { classes }: Terms,
   { moments, byHand = {} }: RetimeJob,
   { days: oldDays, minutes: oldMinutes }: ParsedMoments,
   policyOf: (moment: RetimeMoment) => PolicyOf,
@@ -63,14 +57,18 @@ function standing(
   const roles = new Uint8Array(count);
   const policies = new Array<PolicyOf>(count);
   const fates = new Array<Fate>(count);
-  const rules = new Array<RuleUsed>(count);
+  const rules = new Array<Moving['rules'][number]>(count);
   const steps = new Array<readonly Step[]>(count);
+  const ties = new Array<Tie | undefined>(count);
+  const series = new Array<Series | undefined>(count);
   const days = Int32Array.from(oldDays);
   const minutes = Int32Array.from(oldMinutes);
   const hands = new Map(Object.entries(byHand));
   for (let at = 0; at < count; at++) {
     const moment = moments[at]!;
     roles[at] = ROLE[moment.role];
+    const tie = (ties[at] = classes.tieOf(oldDays[at]!, oldMinutes[at]!, moment.role, moment.series));
+    series[at] = moment.series === undefined ? tie?.series : classes.named(moment.series);
     const of = (policies[at] = policyOf(moment));
     const hand = hands.size === 0 ? undefined : hands.get(moment.id);
     const fate = hand === undefined ? (FATES[of.policy.rule] ?? 'moved') : 'byHand';
@@ -82,147 +80,250 @@ function standing(
     minutes[at] = parseMinute(hand, TIME_AT);
   }
   const flags = new Uint16Array(count);
-  return { moments, roles, policies, fates, oldDays, oldMinutes, days, minutes, rules, flags, steps };
+  const follows = new Uint8Array(count);
+  return {
+    moments,
+    roles,
+    policies,
+    fates,
+    ties,
+    series,
+    oldDays,
+    oldMinutes,
+    days,
+    minutes,
+    rules,
+    flags,
+    steps,
+    follows,
+  };
 }
+
+/** Rules that move a date. */
+export type MovingRule = Exclude<RuleName, 'clear' | 'keep'>;
+
+/** A class of the new term that a moment goes to, or a day on which to find one. */
+type TiedTo = Answer | Placed;
+
+/** What a rule does with what is tied to a class, and with the rest. */
+interface Rule {
+  tied(terms: Terms, tie: Tie, policy: ResolvedPolicy): TiedTo;
+  rest(terms: Terms, rest: Rest): Placed;
+}
+
+/** A day that is tied to no class, with what the rules ask about it. */
+interface Rest {
+  readonly day: Day;
+  readonly policy: ResolvedPolicy;
+  /** Opens or is posted ahead of the teaching week after it. */
+  readonly isAhead: boolean;
+  /** The meetings that count under `meeting`. */
+  readonly counting: Counting;
+  /** It names an alternate series, whose meetings are counted instead of weeks. */
+  readonly isOfAlternate: boolean;
+}
+
+const tiedByWeek = (terms: Terms, tie: Tie, policy: ResolvedPolicy): TiedTo =>
+  tie.series.isAlternate
+    ? byNumber(tie.series.after, tie.index)
+    : byWeek(terms, tie.meeting.day, { weekday: classWeekday(terms, tie, policy), isTied: true, isAhead: false });
+
+const restByWeek = (terms: Terms, { day, policy, isAhead }: Rest): Placed =>
+  byWeek(terms, day, { weekday: restWeekday(terms, day, policy), isTied: false, isAhead });
+
+const restByMeeting = (terms: Terms, { day, policy, counting }: Rest): Placed | undefined =>
+  byMeeting(terms, day, counting, restWeekday(terms, day, policy));
+
+/** Every rule that moves a date, with a file of its own. */
+const RULES: Readonly<Record<MovingRule, Rule>> = {
+  week: {
+    tied: tiedByWeek,
+    rest: (terms, rest) => (rest.isOfAlternate ? restByMeeting(terms, rest) : undefined) ?? restByWeek(terms, rest),
+  },
+  meeting: {
+    tied: (_terms, { series, index }) => byNumber(series.after, index),
+    rest: (terms, rest) => restByMeeting(terms, rest) ?? restByWeek(terms, rest),
+  },
+  nearest: {
+    tied: byNearestClass,
+    rest: (terms, { day, policy }) =>
+      byNearest(
+        terms,
+        day,
+        terms.old.isExam(day) || terms.old.isClosed(day) ? ownWeekday(terms, day) : restWeekday(terms, day, policy),
+      ),
+  },
+  offset: { tied: byNearestClass, rest: (terms, { day }) => byOffset(terms, day) },
+  stretch: {
+    tied: (_terms, tie) => byClassShare(tie),
+    rest: (terms, rest) => byStretch(terms, rest.day) ?? restByWeek(terms, rest),
+  },
+};
 
 /** What moments go by; equal values are one object, for which each day and meeting is worked out once. */
 interface Intent {
   readonly policy: ResolvedPolicy;
-  readonly rule: RuleName;
-  readonly series: string | undefined;
-  readonly byDay: Map<Day, Placed>;
-  /** For days of class meetings, by the meeting's place in its list. */
-  readonly byMeeting: Map<number, Placed>;
+  readonly rule: MovingRule;
+  readonly counting: Counting;
+  readonly isOfAlternate: boolean;
+  readonly byMeeting: Map<Tie, Placed & { readonly meeting?: ClassMeeting }>;
+  /** By day, and by whether it opens ahead and whether it need not land. */
+  readonly byDay: Map<number, Placed>;
 }
 
-interface Intents {
-  /** The moments of a class event count its meeting's series; with `byMeeting` they go by that rule if none is named. */
-  goAsClass(group: ItemGroup, series: string | undefined, byMeeting: boolean): void;
-  of(at: Place): Intent;
-}
-
-function intentsOf({ moments, policies }: Moving): Intents {
-  const classes = new Map<Place, { readonly series: string | undefined; readonly byMeeting: boolean }>();
+function intentsOf({ classes }: Terms, { moments, policies, rules }: Moving, counted: ReadonlyMap<Place, Series>) {
   const known: Intent[] = [];
   let last: Intent | undefined;
-  const is = (intent: Intent, policy: ResolvedPolicy, rule: RuleName, series: string | undefined): boolean =>
-    intent.policy === policy && intent.rule === rule && intent.series === series;
-  return {
-    goAsClass(group, series, byMeeting) {
-      for (let index = group.from; index < group.until; index++)
-        classes.set(group.places[index]!, { series, byMeeting });
-    },
-    of(at) {
-      const { policy, ruleIsNarrow } = policies[at]!;
-      const asClass = classes.size === 0 ? undefined : classes.get(at);
-      const rule = asClass?.byMeeting === true && !ruleIsNarrow ? 'meeting' : policy.rule;
-      const series = asClass === undefined ? moments[at]!.series : asClass.series;
-      // What stands together mostly goes by the same.
-      if (last !== undefined && is(last, policy, rule, series)) return last;
-      last = known.find((each) => is(each, policy, rule, series));
-      if (last === undefined) known.push((last = { policy, rule, series, byDay: new Map(), byMeeting: new Map() }));
-      return last;
-    },
+  let lastNamed: string | undefined;
+  let lastSeries: Series | undefined;
+  return (at: Place): Intent => {
+    const { policy } = policies[at]!;
+    const rule = rules[at] as MovingRule;
+    const named = moments[at]!.series;
+    const series = counted.size === 0 ? undefined : counted.get(at);
+    // What stands together mostly goes by the same.
+    if (last?.policy === policy && last.rule === rule && lastNamed === named && lastSeries === series) return last;
+    lastNamed = named;
+    lastSeries = series;
+    const own = series ?? (named === undefined ? undefined : classes.named(named));
+    const counting: Counting = own ?? classes.unnamed;
+    const isOfAlternate = named !== undefined && classes.named(named).isAlternate;
+    last = known.find(
+      (each) =>
+        each.policy === policy &&
+        each.rule === rule &&
+        each.counting === counting &&
+        each.isOfAlternate === isOfAlternate,
+    );
+    if (last === undefined)
+      known.push((last = { policy, rule, counting, isOfAlternate, byMeeting: new Map(), byDay: new Map() }));
+    return last;
   };
 }
 
-type Stretched = ReadonlyMap<ResolvedPolicy, ReadonlyMap<Day, Placed>>;
-
-function move(terms: Terms, moving: Moving, intents: Intents, stretched: Stretched | undefined): void {
-  const { moments, fates, oldDays, oldMinutes } = moving;
+function move(terms: Terms, moving: Moving, groups: readonly ItemGroup[], counted: ReadonlyMap<Place, Series>): void {
+  const { moments, fates, ties, oldDays, oldMinutes, series } = moving;
+  const intentOf = intentsOf(terms, moving, counted);
+  const isAhead = aheadOf(terms, moving, groups);
   for (let at = 0; at < moments.length; at++) {
     if (fates[at] !== 'moved') continue;
-    const intent = intents.of(at);
-    const { policy, series } = intent;
+    const intent = intentOf(at);
+    const tie = ties[at];
     const day = oldDays[at]!;
     const minute = oldMinutes[at]!;
-    const { role } = moments[at]!;
-    const belongs = intent.rule === 'meeting' ? meetingOf(terms, day, minute, role, series) : undefined;
-    if (belongs !== undefined) {
-      const { index, contains } = belongs;
-      const placed = placeWithMeeting(terms, intent, day, index);
-      settle(moving, at, 'meeting', placed, contains ? minuteByMeeting(terms, index, minute, series) : minute);
+    const { role, series: named } = moments[at]!;
+    if (tie !== undefined && tie.series.after.meetings.length > 0) {
+      const placed = placeTied(terms, intent, tie);
+      settle(moving, at, placed, tiedMinute(intent, tie, minute, meetingAt(tie, placed)), tiedStep(tie, minute));
       continue;
     }
-    const rule = intent.rule === 'meeting' ? 'week' : intent.rule;
-    const placed = placeDay(terms, intent, rule, day, stretched?.get(policy));
-    const hour = policy.hour === 'follow' ? followHour(terms, day, minute, placed.day, role) : minute;
-    settle(moving, at, rule, placed, hour);
+    const alternate =
+      tie === undefined && (intent.rule === 'week' || intent.rule === 'meeting')
+        ? terms.classes.alternateBefore(day, minute, named)
+        : undefined;
+    if (alternate !== undefined) {
+      series[at] ??= alternate.series;
+      const placed = placeWeeksOn(terms, intent, day, alternate);
+      const { meeting } = byNumber(alternate.series.after, alternate.index);
+      settle(moving, at, placed, tiedMinute(intent, alternate, minute, meeting));
+      continue;
+    }
+    const mayStay = minute === 0 && isOpening(role);
+    settle(moving, at, placeRest(terms, intent, day, isAhead(at), mayStay), minute);
   }
 }
 
-function settle(moving: Moving, at: Place, rule: RuleUsed, { day, flags, steps }: Placed, minute: Minute): void {
+const isOpening = (role: Role): boolean => role === 'opens' || role === 'posts';
+
+function settle(moving: Moving, at: Place, { day, flags, steps }: Placed, minute: Minute, first?: Step): void {
   const from = moving.oldMinutes[at]!;
-  moving.rules[at] = rule;
   moving.days[at] = day;
   moving.minutes[at] = minute;
   moving.flags[at] = flags;
-  moving.steps[at] = minute === from ? steps : [...steps, { step: 'hour', from, to: minute }];
+  if (first === undefined && minute === from) moving.steps[at] = steps;
+  else {
+    const hour: readonly Step[] = minute === from ? [] : [{ step: 'hour', from, to: minute }];
+    moving.steps[at] = first === undefined ? [...steps, ...hour] : [first, ...steps, ...hour];
+  }
 }
 
-/** Where a day goes with the meeting that it belongs to; every moment of a meeting goes where its day goes. */
-function placeWithMeeting(terms: Terms, intent: Intent, day: Day, index: number): Placed {
-  const { policy, series, byDay, byMeeting: byIndex } = intent;
-  const isOfDay = terms.oldMeetings.counting(series).meetings[index]!.day === day;
-  const known = isOfDay ? byIndex.get(index) : byDay.get(day);
-  if (known !== undefined) return known;
-  const placed = landed(terms, day, byMeeting(terms, day, index, series), policy, series);
-  if (isOfDay) byIndex.set(index, placed);
-  else byDay.set(day, placed);
-  return placed;
+const tiedSteps = new Map<string | undefined, Readonly<Record<'start' | 'end' | 'during', Step>>>();
+
+/** How a moment is tied, one object for all that are tied alike. */
+function tiedStep({ meeting, series: { name } }: Tie, minute: Minute): Step {
+  let steps = tiedSteps.get(name);
+  if (steps === undefined) {
+    const make = (at: 'start' | 'end' | 'during'): Step => ({
+      step: 'tied',
+      at,
+      ...(name === undefined ? {} : { series: name }),
+    });
+    steps = { start: make('start'), end: make('end'), during: make('during') };
+    if (tiedSteps.size > 100) tiedSteps.clear();
+    tiedSteps.set(name, steps);
+  }
+  return steps[minute === meeting.start ? 'start' : minute === meeting.end ? 'end' : 'during'];
 }
 
-function placeDay(
-  terms: Terms,
-  { policy, series, byDay }: Intent,
-  rule: RuleName,
-  day: Day,
-  stretched: ReadonlyMap<Day, Placed> | undefined,
-): Placed {
-  let placed = byDay.get(day);
+const tiedMinute = ({ policy }: Intent, { meeting }: Tie, minute: Minute, answer: ClassMeeting | undefined): Minute =>
+  policy.hour === 'keep' || answer === undefined ? minute : hourIn(minute, meeting, answer);
+
+/** The meeting that a tied moment is in now: that of its number or share, else that of the same place in the day. */
+function meetingAt({ series, meeting, index }: Tie, placed: Placed & { readonly meeting?: ClassMeeting }) {
+  if (placed.meeting !== undefined) return placed.meeting;
+  const place = index - series.before.firstAt(meeting.day);
+  const from = series.after.firstAt(placed.day);
+  const until = series.after.firstAt(placed.day + 1);
+  return from === until ? undefined : series.after.meetings[Math.min(from + place, until - 1)];
+}
+
+function placeTied(terms: Terms, { policy, rule, byMeeting: known }: Intent, tie: Tie) {
+  let placed = known.get(tie);
   if (placed === undefined) {
-    const before = (rule === 'stretch' ? stretched?.get(day) : undefined) ?? byRule(terms, rule, day, policy);
-    byDay.set(day, (placed = landed(terms, day, before, policy, series)));
+    const to = RULES[rule].tied(terms, tie, policy);
+    if ('meeting' in to) placed = { day: to.meeting.day, flags: to.flags, steps: [to.step], meeting: to.meeting };
+    else placed = landed(terms, to, landTied(terms, to.day, policy.landing, tie.series.after));
+    known.set(tie, placed);
   }
   return placed;
 }
 
-function byRule(terms: Terms, rule: RuleName, day: Day, { weekdays }: ResolvedPolicy): Placed {
-  if (rule === 'offset') return byOffset(terms, day);
-  if (rule === 'nearest') return byNearest(terms, day, weekdays);
-  return byWeek(terms, day, weekdays);
+function placeWeeksOn(terms: Terms, { policy, counting }: Intent, day: Day, tie: Tie): Placed {
+  const placed = weeksOn(terms, day, tie.series, tie.index, classWeekday(terms, tie, policy));
+  return landed(terms, placed, landRest(terms, day, placed.day, policy.landing, counting.after));
 }
 
-/** Under `stretch` the days of one policy go together; where they go, by policy. */
-function stretchAll(terms: Terms, { moments, fates, oldDays, policies }: Moving, intents: Intents): Stretched {
-  const days = new Map<ResolvedPolicy, Set<Day>>();
-  for (let at = 0; at < moments.length; at++) {
-    const { policy } = policies[at]!;
-    if (policy.rule !== 'stretch' || fates[at] !== 'moved' || intents.of(at).rule !== 'stretch') continue;
-    let distinct = days.get(policy);
-    if (distinct === undefined) days.set(policy, (distinct = new Set()));
-    distinct.add(oldDays[at]!);
+function placeRest(terms: Terms, intent: Intent, day: Day, isAhead: boolean, mayStay: boolean): Placed {
+  const { policy, rule, counting, isOfAlternate, byDay } = intent;
+  const key = day * 4 + (isAhead ? 2 : 0) + (mayStay ? 1 : 0);
+  let placed = byDay.get(key);
+  if (placed === undefined) {
+    const before = RULES[rule].rest(terms, { day, policy, isAhead, counting, isOfAlternate });
+    placed = mayStay ? before : landed(terms, before, landRest(terms, day, before.day, policy.landing, counting.after));
+    byDay.set(key, placed);
   }
-  const inOrder = (distinct: ReadonlySet<Day>): Day[] => [...distinct].sort((a, b) => a - b);
-  return new Map([...days].map(([policy, distinct]) => [policy, byStretch(terms, inOrder(distinct), policy.weekdays)]));
+  return placed;
 }
 
-function landed(
-  terms: Terms,
-  from: Day,
-  placed: Placed,
-  { landing }: ResolvedPolicy,
-  series: string | undefined,
-): Placed {
-  const day = land(terms, from, placed.day, landing, series);
-  if (day === placed.day) return placed;
-  const closure = terms.new.closureAt(placed.day)?.label;
-  const step: Step = {
-    step: 'landing',
-    from: formatDay(placed.day),
-    to: formatDay(day),
-    how: landing,
-    ...(closure === undefined ? {} : { closure }),
+/** Finds what opens ahead of the teaching week after it, before which nothing of its item is due. */
+function aheadOf(terms: Terms, moving: Moving, groups: readonly ItemGroup[]): (at: Place) => boolean {
+  const { moments, oldDays, roles } = moving;
+  let firstDue: Float64Array | undefined;
+  const dueOf = (at: Place): Day => {
+    if (firstDue === undefined) {
+      firstDue = new Float64Array(moments.length).fill(Infinity);
+      for (const { places, from, until } of groups) {
+        const own = places.subarray(from, until);
+        let first = Infinity;
+        for (const each of own) if (roles[each] === ROLE.due) first = Math.min(first, oldDays[each]!);
+        for (const each of own) firstDue[each] = first;
+      }
+    }
+    return firstDue[at]!;
   };
-  return { day, flags: placed.flags | FLAG.closure, steps: [...placed.steps, step] };
+  return (at) => {
+    if (!isOpening(moments[at]!.role)) return false;
+    const day = oldDays[at]!;
+    return isBeforeTeachingWeek(terms, day) && dueOf(at) >= terms.old.weekStart(day) + 7;
+  };
 }

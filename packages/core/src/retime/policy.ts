@@ -4,10 +4,11 @@ import type { Landing, NarrowPolicy, Policy, RetimeMoment, RuleName } from '../s
 /** The four values that move a date. Equal values are one object, so that policies can be compared by identity. */
 export interface ResolvedPolicy {
   readonly rule: RuleName;
-  readonly landing: Landing;
+  /** Where it is absent, what is tied to a class and the rest have each their own. */
+  readonly landing: Landing | undefined;
   readonly hour: 'follow' | 'keep';
-  /** New weekday by old weekday, 1 to 7; index 0 is not used. */
-  readonly weekdays: readonly Weekday[];
+  /** New weekday by old weekday, 1 to 7, where one is named; index 0 is not used. */
+  readonly weekdays: readonly (Weekday | undefined)[];
 }
 
 export interface PolicyOf {
@@ -33,14 +34,14 @@ export function policyResolver(policy: Policy): PolicyResolver {
   const known = new Map<string, ResolvedPolicy>();
   const resolve = (narrow: NarrowPolicy): ResolvedPolicy => {
     const map = narrow.weekdays ?? policy.weekdays ?? {};
-    const weekdays = [0, 1, 2, 3, 4, 5, 6, 7].map((weekday) => map[String(weekday)] ?? weekday);
+    const weekdays = [0, 1, 2, 3, 4, 5, 6, 7].map((weekday) => map[String(weekday)]);
     const resolved: ResolvedPolicy = {
       rule: narrow.rule ?? policy.rule ?? 'week',
-      landing: narrow.landing ?? policy.landing ?? 'next',
+      landing: narrow.landing ?? policy.landing,
       hour: narrow.hour ?? policy.hour ?? 'follow',
       weekdays,
     };
-    const key = `${resolved.rule} ${resolved.landing} ${resolved.hour} ${weekdays.join('')}`;
+    const key = `${resolved.rule} ${resolved.landing} ${resolved.hour} ${weekdays.join()}`;
     return known.get(key) ?? (known.set(key, resolved), resolved);
   };
   const prepare = (narrow: Readonly<Record<string, NarrowPolicy>> | undefined): ReadonlyMap<string, PolicyOf> =>

@@ -1,6 +1,7 @@
 import { isWeekend, type CalendarIndex } from '../calendar/calendarIndex.js';
 import { MINUTES_PER_DAY, parseDay, parseMinute, weekStartOf, type Day } from '../calendar/day.js';
 import type { Calendar } from '../schemas/calendar.js';
+import { meetsOn } from './classes.js';
 import { tableOfDays } from './dayTable.js';
 import { FLAG } from './flags.js';
 import { newTotal, ROLE, type Moving, type Place } from './moving.js';
@@ -21,7 +22,7 @@ export interface Limits {
  */
 export function raiseFlags(terms: Terms, moving: Moving, limits: Limits, now: string | undefined): void {
   const { old, new: to } = terms;
-  const { moments, roles, oldDays, days, fates, flags } = moving;
+  const { moments, roles, oldDays, days, minutes, ties, fates, flags } = moving;
   const was = tableOfDays(oldDays, (day) => placeIn(old, day));
   const is = tableOfDays(days, (day) => placeIn(to, day));
   const nowTotal =
@@ -37,15 +38,34 @@ export function raiseFlags(terms: Terms, moving: Moving, limits: Limits, now: st
       if ((before & INSIDE) !== 0 && (after & INSIDE) === 0) raised |= FLAG.outsideTerm;
       if (newTotal(moving, at) < nowTotal) raised |= FLAG.past;
       if (fates[at] === 'moved') {
-        if ((after & CLOSED) !== 0) raised |= FLAG.closure;
-        if ((after & WEEKEND) !== 0 && (before & WEEKEND) === 0) raised |= FLAG.weekend;
+        const tie = ties[at];
+        const isMet = tie !== undefined && meetsOn(tie.series.after, days[at]!);
+        if ((after & CLOSED) !== 0) {
+          const mayStand = isOpening(roles[at]!) && ((after & WEEKEND) !== 0 || minutes[at] === 0);
+          if (!mayStand && !wasClosedAlike(terms, oldDays[at]!, days[at]!)) raised |= FLAG.closure;
+        }
+        if (tie !== undefined && !isMet && ((flags[at]! | raised) & FLAG.closure) === 0) raised |= FLAG.noClass;
+        if ((after & WEEKEND) !== 0 && (before & WEEKEND) === 0 && !isMet) raised |= FLAG.weekend;
       }
     }
     flags[at]! |= raised;
   }
-  raiseOrderChanged(moving);
   raiseOtherPeriod(terms, moving, dues);
+  raiseOrderChanged(moving);
   raiseCrowding(terms, moving, dues, limits);
+}
+
+const isOpening = (role: number): boolean => role === ROLE.opens || role === ROLE.posts;
+
+/** A closure of the same kind, of holidays with the same label, closed the old day too. */
+function wasClosedAlike({ old, new: to }: Terms, oldDay: Day, day: Day): boolean {
+  const closure = to.closureAt(day)!;
+  return (
+    old.isClosed(oldDay) &&
+    old
+      .closuresAt(oldDay)
+      .some(({ kind, label }) => kind === closure.kind && (kind !== 'holiday' || label === closure.label))
+  );
 }
 
 const INSIDE = 1;

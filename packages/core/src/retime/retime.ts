@@ -1,17 +1,14 @@
-import { indexCalendar } from '../calendar/calendarIndex.js';
 import { formatDay, formatMinute, type Day, type Minute } from '../calendar/day.js';
-import { indexMeetings } from '../calendar/meetingIndex.js';
 import { zoneClock } from '../calendar/skippedHour.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { RetimeJob, Role } from '../schemas/retimeJob.js';
-import { flagUnmetClasses } from './classEvents.js';
 import { checkRetimeJob, parseMoments } from './checkRetimeJob.js';
 import { flagNames, type Flag } from './flags.js';
 import type { Moving } from './moving.js';
 import { placeMoments } from './placing.js';
 import { raiseFlags } from './raiseFlags.js';
 import type { RuleUsed, Step } from './steps.js';
-import type { Terms } from './terms.js';
+import { indexTerms } from './terms.js';
 import { followLeaders, followStarts, skipHoursOf, skipMissingHours } from './withinItem.js';
 
 /** Where one moment goes. `to` is null when it was cleared. */
@@ -37,22 +34,13 @@ export function retime(job: RetimeJob): Result<readonly Retimed[]> {
   const problems = checkRetimeJob(job, parsed);
   if (problems.length > 0) return fail(problems);
 
-  const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
-  const old = indexCalendar(job.source.calendar, weekStartsOn);
-  const to = indexCalendar(job.destination.calendar, weekStartsOn);
-  const terms: Terms = {
-    old,
-    new: to,
-    oldMeetings: indexMeetings(old, job.source.meetings ?? []),
-    newMeetings: indexMeetings(to, job.destination.meetings ?? []),
-  };
-  const { moving, groups, classEvents } = placeMoments(terms, job, parsed);
+  const terms = indexTerms(job.source, job.destination);
+  const { moving, groups } = placeMoments(terms, job, parsed);
   const clock = zoneClock(job.destination.calendar.timeZone);
-  followLeaders(moving, groups);
+  followLeaders(terms, moving, groups);
   const ends = skipMissingHours(clock, moving);
-  followStarts(terms, moving, groups);
+  followStarts(moving, groups);
   skipHoursOf(clock, moving, ends);
-  flagUnmetClasses(terms, moving, classEvents);
   raiseFlags(terms, moving, { perDay: job.limits?.perDay ?? 2, perWeek: job.limits?.perWeek ?? 4 }, job.now);
   return succeed(finish(moving));
 }

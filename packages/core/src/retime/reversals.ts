@@ -1,57 +1,61 @@
-import type { Role } from '../schemas/retimeJob.js';
-import type { DoubtfulMoment } from './doubt.js';
+import type { Doubt, DoubtGround } from './doubt.js';
+import { followsAnother } from './doubt.js';
+import { isDoubtful, type Flag } from './flags.js';
 
-/** Finds what a moment changed places with: one was before the other in the old term and is after it in the new. */
-export interface Reversals {
-  /** The first of all, in their order. */
-  firstWith(moment: DoubtfulMoment): DoubtfulMoment | undefined;
-  /** Of what stood before it in the old term and would not any more, the one that now stands last. */
-  lastBefore(moment: DoubtfulMoment): DoubtfulMoment | undefined;
+const NOT_COMPARED: readonly string[] = ['clear', 'keep'];
+
+const hasOtherDoubt = (flags: readonly Flag[]): boolean => isDoubtful(flags.filter((flag) => flag !== 'orderChanged'));
+
+/** What moments have in common that are compared alike: one of them stands for all. */
+const wayOf = ({ moment: { role, rule, from, to, flags }, series }: Doubt): string =>
+  `${role} ${rule} ${from} ${to ?? ''} ${hasOtherDoubt(flags)} ${series === undefined ? '' : `of ${series.name ?? ''}`}`;
+
+interface Ways {
+  /** The first of all that are compared alike. */
+  readonly compared: readonly Doubt[];
+  /** Results by way: in a large course hundreds change places, but on few days. */
+  readonly found: Map<string, Doubt | undefined>;
 }
 
-const wayOf = ({ from, to }: DoubtfulMoment): string => `${from} ${to ?? ''}`;
+const waysOfGround = new WeakMap<DoubtGround, Ways>();
 
-/** ISO moments sort as text. */
-const isPassedBy = (earlier: DoubtfulMoment, later: DoubtfulMoment): boolean =>
-  earlier.from < later.from && earlier.to !== null && later.to !== null && earlier.to > later.to;
-
-/**
- * Of moments of one role that go the same way one stands for all, and each way is compared once: in a large course
- * hundreds change places, but on few days.
- */
-export function indexReversals(among: readonly DoubtfulMoment[]): Reversals {
-  let ways: ReadonlyMap<Role, ReadonlyMap<string, DoubtfulMoment>> | undefined;
-  type Find = (moment: DoubtfulMoment, ofRole: Iterable<DoubtfulMoment>) => DoubtfulMoment | undefined;
-  const onceAWay = (find: Find): ((moment: DoubtfulMoment) => DoubtfulMoment | undefined) => {
-    const found = new Map<string, DoubtfulMoment | undefined>();
-    return (moment) => {
-      const key = `${moment.role} ${wayOf(moment)}`;
-      if (!found.has(key)) found.set(key, find(moment, (ways ??= waysOf(among)).get(moment.role)?.values() ?? []));
-      return found.get(key);
-    };
-  };
-  return {
-    firstWith: onceAWay((moment, ofRole) => {
-      for (const other of ofRole) if (isPassedBy(moment, other) || isPassedBy(other, moment)) return other;
-      return undefined;
-    }),
-    lastBefore: onceAWay((moment, ofRole) => {
-      let last: DoubtfulMoment | undefined;
-      for (const other of ofRole)
-        if (isPassedBy(other, moment) && (last === undefined || other.to! > last.to!)) last = other;
-      return last;
-    }),
-  };
-}
-
-/** The first of the moments of each role that go one way. */
-function waysOf(among: readonly DoubtfulMoment[]): ReadonlyMap<Role, ReadonlyMap<string, DoubtfulMoment>> {
-  const ways = new Map<Role, Map<string, DoubtfulMoment>>();
-  for (const moment of among) {
-    let ofRole = ways.get(moment.role);
-    if (ofRole === undefined) ways.set(moment.role, (ofRole = new Map()));
-    const way = wayOf(moment);
-    if (!ofRole.has(way)) ofRole.set(way, moment);
+function waysOf(ground: DoubtGround): Ways {
+  let ways = waysOfGround.get(ground);
+  if (ways === undefined) {
+    const compared = new Map<string, Doubt>();
+    for (const doubt of ground.among()) {
+      const { moment } = doubt;
+      const isLeftOver = moment.flags.includes('otherTerm') || moment.to === null;
+      if (isLeftOver || NOT_COMPARED.includes(moment.rule) || followsAnother(moment)) continue;
+      const way = wayOf(doubt);
+      if (!compared.has(way)) compared.set(way, doubt);
+    }
+    waysOfGround.set(ground, (ways = { compared: [...compared.values()], found: new Map() }));
   }
   return ways;
+}
+
+/**
+ * Of what stood before a moment in the old term, would stand after it and is a reason for its flag `orderChanged`: the one
+ * that stands last. ISO moments sort as text.
+ */
+export function lastBefore(doubt: Doubt): Doubt | undefined {
+  const { compared, found } = waysOf(doubt.ground);
+  const way = wayOf(doubt);
+  if (!found.has(way)) {
+    let last: Doubt | undefined;
+    for (const other of compared)
+      if (isPassedBy(other, doubt) && (last === undefined || other.moment.to! > last.moment.to!)) last = other;
+    found.set(way, last);
+  }
+  return found.get(way);
+}
+
+/** Stood before and stands after now, so that the flag is on the one that was passed. */
+function isPassedBy({ moment: other, series: otherSeries }: Doubt, { moment, series }: Doubt): boolean {
+  if (other.role !== moment.role || other.from >= moment.from || moment.to === null || other.to! <= moment.to)
+    return false;
+  if (moment.rule === 'byHand') return other.rule !== 'byHand';
+  if (other.rule !== moment.rule || otherSeries !== series) return false;
+  return hasOtherDoubt(moment.flags) || !hasOtherDoubt(other.flags);
 }

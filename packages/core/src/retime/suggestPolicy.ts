@@ -1,11 +1,11 @@
-import { indexCalendar } from '../calendar/calendarIndex.js';
 import { weekdayWord } from '../calendar/dateWords.js';
 import type { Weekday } from '../calendar/day.js';
 import { fail, succeed, type Result } from '../problem.js';
-import type { Meeting } from '../schemas/calendar.js';
-import type { Policy, RetimeJob, WeekdayMap } from '../schemas/retimeJob.js';
+import type { Policy, RetimeJob, RuleName, TermSide } from '../schemas/retimeJob.js';
+import { proposedMap } from './classDayMap.js';
 import { isDoubtful } from './flags.js';
-import { retime } from './retime.js';
+import { retime, type Retimed } from './retime.js';
+import { indexTerms } from './terms.js';
 
 export interface PolicyOption<Of extends Policy = Policy> {
   readonly policy: Of;
@@ -21,58 +21,77 @@ export interface PolicySuggestion<Of extends Policy = Policy> {
   readonly others: readonly PolicyOption<Of>[];
 }
 
-const WEEKS_APART_FOR_STRETCH = 3;
+/** Rules that are proposed, and offered beside the one that is. */
+const PROPOSED_RULES = ['week', 'meeting', 'stretch'] as const satisfies readonly RuleName[];
+type ProposedRule = (typeof PROPOSED_RULES)[number];
 
-const classDays = (meetings: readonly Meeting[]): Weekday[] =>
-  [...new Set(meetings.map(({ weekday }) => weekday))].sort((a, b) => a - b);
-
-const effective = (map: WeekdayMap): WeekdayMap =>
-  Object.fromEntries(Object.entries(map).filter(([from, to]) => Number(from) !== to));
-
-/** No map; class day to class day; with the weekdays between two class days moved along with the one before, or after. */
-function weekdayMaps(before: readonly Weekday[], after: readonly Weekday[]): WeekdayMap[] {
-  const maps: WeekdayMap[] = [{}];
-  if (before.length === 0 || before.length !== after.length) return maps;
-  const classMap = Object.fromEntries(before.map((weekday, index) => [weekday, after[index]!]));
-  const along = (which: 0 | 1): WeekdayMap => {
-    const map: WeekdayMap = { ...classMap };
-    for (let index = 0; index + 1 < before.length; index++) {
-      const anchor = index + which;
-      const shift = after[anchor]! - before[anchor]!;
-      for (let weekday = before[index]! + 1; weekday < before[index + 1]!; weekday++) {
-        const moved = weekday + shift;
-        if (moved >= 1 && moved <= 7) map[weekday] = moved;
-      }
-    }
-    return map;
-  };
-  for (const map of [classMap, along(0), along(1)].map(effective))
-    if (!maps.some((known) => JSON.stringify(known) === JSON.stringify(map))) maps.push(map);
-  return maps;
-}
-
-/**
- * The class-day map of one pair of patterns: the i-th class day to the i-th, the weekdays between two moved along with the
- * one before; empty when they have not equally many.
- */
-export function classDayMap(before: readonly Meeting[], after: readonly Meeting[]): WeekdayMap {
-  const maps = weekdayMaps(classDays(before), classDays(after));
-  return maps[2] ?? maps[1] ?? maps[0]!;
-}
+/** Terms that differ by more teaching weeks than this are stretched. */
+const WEEKS_APART = 3;
 
 export const mapWords = (map: Readonly<Record<string, Weekday>>): string =>
   Object.entries(map)
     .map(([from, to]) => `${weekdayWord(Number(from))} to ${weekdayWord(to)}`)
     .join(', ');
 
+const RULE_WORDS: Readonly<Record<ProposedRule, string>> = {
+  week: 'Same teaching week',
+  meeting: 'Class by class',
+  stretch: 'Same share of the term',
+};
+
 /** @param map  the class-day map in words, empty where weekdays stay */
-export const policyWords = ({ rule }: Pick<Policy, 'rule'>, map: string): string => {
-  const what = rule === 'stretch' ? 'Same share of the term' : 'Same teaching week';
+export const policyWords = ({ rule = 'week' }: Pick<Policy, 'rule'>, map: string): string => {
+  const what = RULE_WORDS[rule as ProposedRule];
   return map === '' ? `${what}, same weekday` : `${what}, ${map}`;
 };
 
+/** A policy that suits two terms, with the reason as a sentence. */
+export interface ProposedPolicy {
+  readonly policy: { readonly rule: ProposedRule; readonly weekdays: NonNullable<Policy['weekdays']> };
+  readonly reason: string;
+}
+
 /**
- * Proposes the policy for a pair of terms: the one that leaves the fewest doubts, the first of equals.
+ * The policy that suits two terms, by the terms alone: `stretch` when the numbers of teaching weeks differ by more than
+ * three, `meeting` when both patterns meet in numbered weeks only, else `week`; with the class-day map of all series.
+ *
+ * @see docs/rules.md, "Which rule suits"
+ */
+export function proposePolicy(source: TermSide, destination: TermSide): ProposedPolicy {
+  const { old, new: to } = indexTerms(source, destination);
+  const [before, after] = [source.meetings ?? [], destination.meetings ?? []];
+  const [oldWeeks, newWeeks] = [old.teachingWeeks.length, to.teachingWeeks.length];
+  const isNumbered =
+    before.length > 0 && after.length > 0 && [...before, ...after].every(({ weeks }) => weeks !== undefined);
+  const rule = Math.abs(newWeeks - oldWeeks) > WEEKS_APART ? 'stretch' : isNumbered ? 'meeting' : 'week';
+  const weekdays = proposedMap(before, after, to.weekStartsOn);
+  return { policy: { rule, weekdays }, reason: reasonFor(rule, oldWeeks, newWeeks, mapWords(weekdays)) };
+}
+
+const weeksWords = (count: number): string => (count === 1 ? 'one week' : `${count} weeks`);
+
+function reasonFor(rule: ProposedRule, oldWeeks: number, newWeeks: number, map: string): string {
+  const lengths =
+    oldWeeks === newWeeks
+      ? `Both terms have ${weeksWords(oldWeeks)} of classes`
+      : `The new term is ${weeksWords(Math.abs(newWeeks - oldWeeks))} ${newWeeks > oldWeeks ? 'longer' : 'shorter'}, ${newWeeks} instead of ${oldWeeks}`;
+  const because: Readonly<Record<ProposedRule, string>> = {
+    week: 'weeks keep their number',
+    meeting: 'classes meet in numbered weeks, so each goes to the class of its number',
+    stretch: 'everything keeps its share of the term',
+  };
+  return `${lengths}; ${because[rule]}${map === '' ? '' : `, class days go ${map}`}`;
+}
+
+/** The proposed policy, the same without its map if it has one, and the other rules with it. */
+export const policyOptions = <Of extends Policy>(proposed: Of, withoutMap: Of | undefined): readonly Of[] => [
+  proposed,
+  ...(withoutMap === undefined ? [] : [withoutMap]),
+  ...PROPOSED_RULES.filter((rule) => rule !== proposed.rule).map((rule) => ({ ...proposed, rule })),
+];
+
+/**
+ * Proposes the policy of a job, with what others would do to its dates.
  *
  * @param job  a job whose `policy` is not looked at
  * @see docs/rules.md, "Which rule suits"
@@ -80,39 +99,21 @@ export const policyWords = ({ rule }: Pick<Policy, 'rule'>, map: string): string
 export function suggestPolicy(job: RetimeJob): Result<PolicySuggestion> {
   const first = retime({ ...job, policy: {} });
   if (!first.ok) return fail(first.problems);
-  const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
-  const weeks = [job.source, job.destination].map(
-    ({ calendar }) => indexCalendar(calendar, weekStartsOn).teachingWeeks.length,
-  );
-  const maps = weekdayMaps(classDays(job.source.meetings ?? []), classDays(job.destination.meetings ?? []));
-  const rules =
-    Math.abs(weeks[0]! - weeks[1]!) > WEEKS_APART_FOR_STRETCH ? (['week', 'stretch'] as const) : (['week'] as const);
-  const tried = rules.flatMap((rule) =>
-    maps.map((weekdays) => {
-      const policy: Policy = { rule, weekdays };
-      const result = retime({ ...job, policy });
-      const dates = result.ok ? result.value : [];
-      return { policy, dates, doubts: dates.filter(({ flags }) => isDoubtful(flags)).length };
-    }),
-  );
-  const best = tried.reduce((least, each) => (each.doubts < least.doubts ? each : least));
-  const options = tried.map((each) => ({
-    policy: each.policy,
-    words: policyWords(each.policy, mapWords(each.policy.weekdays ?? {})),
-    doubts: each.doubts,
-    differs: each.dates.filter(({ to }, index) => to !== best.dates[index]!.to).length,
-    isBest: each === best,
+  const { policy, reason } = proposePolicy(job.source, job.destination);
+  const isMapped = Object.keys(policy.weekdays).length > 0;
+  const tried = policyOptions<Policy>(policy, isMapped ? { ...policy, weekdays: {} } : undefined).map((option) => {
+    const result = retime({ ...job, policy: option });
+    return { policy: option, dates: result.ok ? result.value : [] };
+  });
+  const best = tried[0]!.dates;
+  const options = tried.map(({ policy: option, dates }) => ({
+    policy: option,
+    words: policyWords(option, mapWords(option.weekdays ?? {})),
+    doubts: countDoubts(dates),
+    differs: dates.filter(({ to }, index) => to !== best[index]!.to).length,
   }));
-  const { isBest: _, ...proposed } = options.find(({ isBest }) => isBest)!;
-  const others = options.filter(({ isBest }) => !isBest).map(({ isBest: _ignored, ...option }) => option);
-  const without = others.find(
-    ({ policy }) => policy.rule === 'week' && Object.keys(policy.weekdays ?? {}).length === 0,
-  );
-  return succeed({ proposed, reason: suggestionReason(proposed.doubts, without?.doubts), others });
+  const [proposed, ...others] = options;
+  return succeed({ proposed: proposed!, reason, others });
 }
 
-/** Why a policy is proposed: the dates that it leaves in doubt, and those without a class-day map where that is another. */
-export function suggestionReason(doubts: number, without: number | undefined): string {
-  const inDoubt = `${doubts} ${doubts === 1 ? 'date' : 'dates'} in doubt`;
-  return without === undefined || without === doubts ? inDoubt : `${inDoubt}, without the map ${without}`;
-}
+const countDoubts = (dates: readonly Retimed[]): number => dates.filter(({ flags }) => isDoubtful(flags)).length;

@@ -1,9 +1,11 @@
-import { meetingsOn } from '../calendar/meetingIndex.js';
+import { meetingsOn, type ClassMeeting } from '../calendar/meetingIndex.js';
 import type { ZoneClock } from '../calendar/skippedHour.js';
-import { meetingBetween } from './classEvents.js';
+import { hourIn } from './classes.js';
 import { tableOfDays } from './dayTable.js';
 import { FLAG } from './flags.js';
+import { landed, landRest } from './landing.js';
 import { moveTo, newTotal, oldTotal, ROLE, ROLES, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
+import type { Step } from './steps.js';
 import type { Terms } from './terms.js';
 
 /** Roles that lead, the first before the others. */
@@ -30,72 +32,122 @@ function leaderOf(moving: Moving, { places, from, until }: ItemGroup): Place | -
   return leader;
 }
 
+/** How many days after it is due a `late` follows its due date wherever that goes. */
+const FOLLOWING_LATE_DAYS = 14;
+
+/** Flags of a rule and of landing, which a date loses when it is taken from another. */
+const OWN_FLAGS =
+  FLAG.closure | FLAG.noClass | FLAG.wasInBreak | FLAG.noSuchWeek | FLAG.otherWeekday | FLAG.noSuchMeeting;
+
 /**
- * Keeps what belongs together in order: whatever stood before, level with or after its leader stays so.
- * `ends` that have `starts` are left to `followStarts`.
+ * Keeps what belongs together in order: whatever stood before, level with or after its leader stays so, and late work
+ * follows what it is late for. `ends` that have `starts` are left to `followStarts`.
  *
  * @see docs/rules.md, "Within one item"
  */
-export function followLeaders(moving: Moving, groups: readonly ItemGroup[]): void {
-  const { roles, fates } = moving;
+export function followLeaders(terms: Terms, moving: Moving, groups: readonly ItemGroup[]): void {
+  const { roles, fates, ties } = moving;
   for (const group of groups) {
     const leader = leaderOf(moving, group);
     if (leader < 0) continue;
-    const leaderWas = oldTotal(moving, leader);
-    const leaderIs = newTotal(moving, leader);
     for (let index = group.from; index < group.until; index++) {
       const at = group.places[index]!;
       if (at === leader || fates[at] !== 'moved') continue;
       if (roles[at] === ROLE.ends && startOf(moving, at, group, true) >= 0) continue;
+      if (roles[at] === ROLE.late && roles[leader] === ROLE.due && ties[at] === undefined) {
+        const days = moving.oldDays[at]! - moving.oldDays[leader]!;
+        if (days >= 0 && days <= FOLLOWING_LATE_DAYS) {
+          goWith(moving, at, leader);
+          landAgain(terms, moving, at);
+          if (!keepsSide(moving, at, leader)) goWith(moving, at, leader);
+          keepMinutes(moving, at, leader);
+          continue;
+        }
+      }
       const always = fates[leader] === 'byHand' && TRAILING.includes(roles[at]!);
-      const side = Math.sign(oldTotal(moving, at) - leaderWas);
-      if (always || Math.sign(newTotal(moving, at) - leaderIs) !== side) goWith(moving, at, leader);
+      if (!always && keepsSide(moving, at, leader)) continue;
+      goWith(moving, at, leader);
+      keepMinutes(moving, at, leader);
     }
   }
 }
 
-/** As many days from its leader as before, at its old hour; as many minutes where that would be the wrong side of it. */
+/** It stands before, level with or after its leader as it did. */
+const keepsSide = (moving: Moving, at: Place, leader: Place): boolean =>
+  Math.sign(newTotal(moving, at) - newTotal(moving, leader)) ===
+  Math.sign(oldTotal(moving, at) - oldTotal(moving, leader));
+
+/** As many days from its leader as before, at its old hour. */
 function goWith(moving: Moving, at: Place, leader: Place): void {
-  const { roles, oldDays, oldMinutes, days, minutes, steps } = moving;
-  const apart = oldTotal(moving, at) - oldTotal(moving, leader);
-  const leaderIs = newTotal(moving, leader);
+  const { roles, oldDays, oldMinutes, days, minutes, steps, flags, follows } = moving;
   const distance = oldDays[at]! - oldDays[leader]!;
   days[at] = days[leader]! + distance;
   minutes[at] = oldMinutes[at]!;
-  if (Math.sign(newTotal(moving, at) - leaderIs) !== Math.sign(apart)) moveTo(moving, at, leaderIs + apart);
-  steps[at] = [...steps[at]!, { step: 'withLeader', role: ROLES[roles[leader]!]!, days: distance }];
+  flags[at]! &= ~OWN_FLAGS;
+  follows[at] = 1;
+  steps[at] = [...steps[at]!.filter(isOfDay), { step: 'withLeader', role: ROLES[roles[leader]!]!, days: distance }];
+}
+
+/** What follows another keeps of its own chain only that it is tied to a class. */
+const isOfDay = ({ step }: Step): boolean => step === 'tied';
+
+/** As many minutes from its leader as before, where its old hour would be the wrong side of it. */
+function keepMinutes(moving: Moving, at: Place, leader: Place): void {
+  if (keepsSide(moving, at, leader)) return;
+  moveTo(moving, at, newTotal(moving, leader) + oldTotal(moving, at) - oldTotal(moving, leader));
+}
+
+/** What took its day from a leader lands where that day is closed. */
+function landAgain(terms: Terms, moving: Moving, at: Place): void {
+  const { moments, policies, oldDays, days, flags, steps } = moving;
+  const named = moments[at]!.series;
+  const counting = (named === undefined ? terms.classes.unnamed : terms.classes.named(named)).after;
+  const placed = { day: days[at]!, flags: 0, steps: [] };
+  const landing = landRest(terms, oldDays[at]!, placed.day, policies[at]!.policy.landing, counting);
+  const { day, flags: raised, steps: added } = landed(terms, placed, landing);
+  days[at] = day;
+  flags[at]! |= raised;
+  steps[at] = [...steps[at]!, ...added];
 }
 
 /** Each `ends` goes with its `starts`: as many days after it as before, and as many minutes later in the day. */
-export function followStarts(terms: Terms, moving: Moving, groups: readonly ItemGroup[]): void {
+export function followStarts(moving: Moving, groups: readonly ItemGroup[]): void {
   const { roles, fates } = moving;
   for (const group of groups) {
     for (let index = group.from; index < group.until; index++) {
       const at = group.places[index]!;
       if (roles[at] !== ROLE.ends || fates[at] !== 'moved') continue;
       const start = startOf(moving, at, group, true);
-      if (start >= 0) endAfter(terms, moving, at, start);
+      if (start >= 0) endAfter(moving, at, start);
     }
   }
 }
 
-function endAfter(terms: Terms, moving: Moving, ends: Place, start: Place): void {
-  const { oldDays, oldMinutes, days, minutes, steps } = moving;
-  const before = meetingBetween(terms, moving, start, ends);
-  const going =
-    before === undefined
-      ? []
-      : meetingsOn(terms.newMeetings.all, days[start]!).filter((meeting) => meeting.start === minutes[start]);
-  const meeting = going.find(({ series }) => series === before?.series) ?? going[0];
+function endAfter(moving: Moving, ends: Place, start: Place): void {
+  const { oldDays, oldMinutes, days, minutes, steps, fates, flags, follows } = moving;
+  const meeting = classOfBoth(moving, ends, start);
   if (meeting !== undefined) {
     days[ends] = meeting.day;
-    minutes[ends] = meeting.end;
+    minutes[ends] = hourIn(oldMinutes[ends]!, moving.ties[ends]!.meeting, meeting);
   } else {
     days[ends] = days[start]! + (oldDays[ends]! - oldDays[start]!);
     minutes[ends] = oldMinutes[ends]! + (minutes[start]! - oldMinutes[start]!);
     moveTo(moving, ends, newTotal(moving, ends));
   }
+  if (fates[start] === 'byHand') flags[ends]! &= ~OWN_FLAGS;
+  follows[ends] = 1;
   steps[ends] = [...steps[ends]!, { step: 'withStart' }];
+}
+
+/** Where both were tied to one meeting and `starts` stands in one that answers: that one. */
+function classOfBoth({ ties, policies, days, minutes }: Moving, ends: Place, start: Place): ClassMeeting | undefined {
+  const tie = ties[ends];
+  if (tie === undefined || tie !== ties[start] || policies[ends]!.policy.hour === 'keep') return undefined;
+  const minute = minutes[start]!;
+  const standing = meetingsOn(tie.series.after, days[start]!).filter(
+    (each) => each.start <= minute && minute <= each.end,
+  );
+  return standing.find((each) => each.start === minute) ?? standing[0];
 }
 
 /**

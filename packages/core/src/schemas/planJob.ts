@@ -1,9 +1,12 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FINDING_NAMES } from '../choose/finding.js';
+import { FLAGS } from '../retime/flags.js';
+import { SETTLEMENTS } from '../retime/settlementNames.js';
 import { momentAtSchema } from './calendar.js';
 import { answerSchema, choicesSchema } from './choices.js';
 import { courseSchema } from './course.js';
 import { planPolicySchema } from './planPolicy.js';
+import { roleSchema, type Role } from './retimeJob.js';
 
 /** A course without the schema's own id, which may stand only once in a schema. */
 const embedded = Type.Omit(courseSchema, []);
@@ -61,6 +64,7 @@ const REASONS = [
 ] as const;
 const literals = <Value extends string>(values: readonly Value[]) =>
   Type.Unsafe<Value>(Type.Union(values.map((value) => Type.Literal(value))));
+const ofSeveral = Type.String({ description: 'Of several sources: the one that it is of.' });
 const findingName = literals(FINDING_NAMES);
 
 const countSchema = Type.Object({
@@ -123,6 +127,35 @@ export const plannedSchema = Type.Object(
     policies: Type.Record(Type.String(), planPolicySchema, {
       description: 'By source, the policy in force: what the job says, else what suits the pair.',
     }),
+    dates: Type.Array(
+      Type.Object({
+        moment: Type.String({ description: 'Its id in the source.' }),
+        item: Type.String(),
+        course: Type.Optional(ofSeveral),
+        for: Type.Optional(Type.String({ description: 'The section or group that it is for; everybody when absent.' })),
+        role: Type.Unsafe<Role>(roleSchema),
+        from: momentAtSchema,
+        to: Type.Union([momentAtSchema, Type.Null()]),
+        rule: Type.String(),
+        steps: Type.Array(Type.Object({ step: Type.String() })),
+        flags: Type.Array(literals(FLAGS)),
+      }),
+      {
+        description:
+          'Every moment of what comes or keeps a place, in the order of the sources, their items and moments.',
+      },
+    ),
+    causes: Type.Array(
+      Type.Object({
+        cause: literals(FLAGS),
+        course: Type.Optional(ofSeveral),
+        moments: Type.Array(Type.String()),
+        settlements: Type.Array(
+          Type.Object({ name: literals(SETTLEMENTS), to: Type.Record(Type.String(), momentAtSchema) }),
+        ),
+      }),
+      { description: 'All doubts of the dates by cause, each once, with what would settle all of a cause at once.' },
+    ),
     course: embedded,
     history: Type.Array(lineageSchema),
   },

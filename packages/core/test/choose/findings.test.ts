@@ -63,6 +63,9 @@ describe('events', () => {
       ]),
     ).toEqual([]);
   });
+  it('one on an exam day is none', () => {
+    expect(found('oneOffEvent', [event('exam', '2026-05-05T18:00', '2026-05-05T20:00')])).toEqual([]);
+  });
   it('one that recurs in three weeks is none, in two it is', () => {
     const hours = (id: string, day: string): Item =>
       event(id, `${day}T09:00`, `${day}T10:00`, { title: 'Bench hours' });
@@ -115,6 +118,12 @@ describe('other findings', () => {
   it('unused: a file that nothing embeds, in a link or in a body', () => {
     const page = item('page', 'p', { body: '<img src="item:used.png">' });
     expect(found('unused', [item('file', 'used.png'), item('file', 'loose.png'), page])).toEqual(['loose.png']);
+  });
+  it('unused: what stands in a unit is seen by learners', () => {
+    const week = item('unit', 'week', { body: '<p>x</p>' });
+    expect(found('unused', [week, item('file', 'map.png', { parent: 'week' }), item('questionBank', 'bank')])).toEqual([
+      'bank',
+    ]);
   });
   it('emptyUnit: no text, and nothing but empty units in it', () => {
     const items = [

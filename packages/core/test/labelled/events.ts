@@ -22,7 +22,6 @@ const ONE_OFF: readonly Item[] = [
   event('other-day', 'Guest on a Tuesday', '2026-02-10T10:00', '2026-02-10T11:15'),
   event('on-holiday', 'Bench on Founders Day', '2026-01-19T10:00', '2026-01-19T11:15'),
   event('in-break', 'Open bench', '2026-03-11T10:00', '2026-03-11T11:15'),
-  event('exam-morning', 'Walk after the exam', '2026-05-06T12:00', '2026-05-06T13:00'),
   event('twice-a', 'Boat check', '2026-02-03T13:00', '2026-02-03T14:00'),
   event('twice-b', 'Boat check', '2026-02-10T13:00', '2026-02-10T14:00'),
   event('same-week-a', 'Map day', '2026-02-17T13:00', '2026-02-17T14:00'),
@@ -37,6 +36,7 @@ const ONE_OFF: readonly Item[] = [
   event('due-just-before', 'Collection', '2026-02-13T13:00', '2026-02-13T14:00'),
 ];
 const OF_THE_COURSE: readonly Item[] = [
+  event('exam-morning', 'Walk after the exam', '2026-05-06T12:00', '2026-05-06T13:00'),
   event('class', 'Riffles and pools', '2026-02-02T10:00', '2026-02-02T11:15'),
   event('within', 'Guest in class', '2026-02-04T10:15', '2026-02-04T11:00'),
   event('quiz-sitting', 'Sitting of the test', '2026-02-26T18:00', '2026-02-26T20:00'),

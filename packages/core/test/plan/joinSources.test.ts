@@ -236,9 +236,9 @@ describe('dates of several old terms', () => {
       meetings: [],
     });
     const { causes } = planned([one, two]);
-    const closed = causes.filter(({ flags }) => flags.includes('closure'));
+    const closed = causes.filter(({ cause }) => cause === 'closure');
     expect(closed.map(({ moments }) => moments.map(({ id }) => id))).toEqual([['s-due', 'f-due']]);
-    expect(causes.find(({ flags }) => flags.includes('wasInBreak'))).toMatchObject({ course: 'autumn' });
+    expect(causes.find(({ cause }) => cause === 'wasInBreak')).toMatchObject({ course: 'autumn' });
   });
 });
 

@@ -23,6 +23,8 @@ const once = <List>(make: () => List): (() => List) => {
 export class PlainCalendar {
   readonly first: number;
   readonly last: number;
+  /** First days of the weeks that count as teaching weeks beside those with three teaching days. */
+  counted: readonly number[] = [];
   private readonly listed = new Map<string, Met[]>();
 
   constructor(
@@ -59,9 +61,28 @@ export class PlainCalendar {
   }
   teachingDays = once((): number[] => this.days().filter(this.isTeaching));
   weeks = once((): number[] => [...new Set(this.days().map(this.week))]);
-  teachingWeeks = once((): number[] =>
+  /** Weeks with three teaching days, of which `weeks` of a pattern are numbers. */
+  taughtWeeks = once((): number[] =>
     this.weeks().filter((week) => this.daysOf(week).filter(this.isTeaching).length >= 3),
   );
+  teachingWeeks = once((): number[] =>
+    this.weeks().filter((week) => this.taughtWeeks().includes(week) || this.counted.includes(week)),
+  );
+  /** Weeks in which the class meets, or without a pattern anything is taught. */
+  weeksWithClass(): number[] {
+    const days = (this.side.meetings ?? []).length === 0 ? this.teachingDays() : this.meetings().map(({ day }) => day);
+    return [...new Set(days.map(this.week))];
+  }
+  /** The week itself if it is a teaching week, else the one before, else week 1; as a number. */
+  numberBy = (day: number): number =>
+    Math.max(
+      1,
+      this.numberOf(
+        this.teachingWeeks()
+          .filter((week) => week <= day)
+          .at(-1) ?? this.teachingWeeks()[0]!,
+      ),
+    );
   /** The number of a teaching week, from 1; 0 when it is none. */
   numberOf = (week: number): number => this.teachingWeeks().indexOf(week) + 1;
   isExamWeek = (week: number): boolean => this.numberOf(week) === 0 && this.daysOf(week).some(this.isExam);
@@ -100,7 +121,7 @@ export class PlainCalendar {
       .flatMap((day) =>
         pattern
           .filter(({ weekday }) => weekday === this.runsAs(day))
-          .filter(({ weeks }) => weeks === undefined || weeks.includes(this.numberOf(this.week(day))))
+          .filter(({ weeks }) => weeks === undefined || weeks.includes(this.taughtWeeks().indexOf(this.week(day)) + 1))
           .map(({ start, end, series }) => ({ day, start: parseMinute(start), end: parseMinute(end), series }))
           .sort((a, b) => a.start - b.start || a.end - b.end),
       );

@@ -6,6 +6,7 @@ import { FLAGS } from '../../src/retime/flags.js';
 import { retime } from '../../src/retime/retime.js';
 import type { Calendar, Meeting } from '../../src/schemas/calendar.js';
 import type { RetimeJob, RetimeMoment, Role, RuleName } from '../../src/schemas/retimeJob.js';
+import { PlainCalendar, type Met } from './plainCalendar.js';
 import { readPlainly } from './plainReading.js';
 
 const RULES: RuleName[] = ['week', 'meeting', 'nearest', 'offset', 'stretch', 'clear', 'keep'];
@@ -28,6 +29,7 @@ const calendar = (start: number, timeZone: string): fc.Arbitrary<Calendar> =>
             at: fc.nat({ max: 130 }),
             days: fc.constantFrom(1, 1, 2, 5, 7, 9),
             kind: fc.constantFrom('holiday' as const, 'break' as const, 'reading' as const),
+            label: fc.constantFrom('Founders Day', 'Charter Day'),
           }),
           { maxLength: 5 },
         ),
@@ -58,7 +60,7 @@ const calendar = (start: number, timeZone: string): fc.Arbitrary<Calendar> =>
         timeZone,
         ...(weekStartsOn === undefined ? {} : { weekStartsOn }),
         closures: [
-          ...closures.map(({ at, days, kind }) => ({ from: day(at - 5), to: day(at - 6 + days), kind })),
+          ...closures.map(({ at, days, kind, label }) => ({ from: day(at - 5), to: day(at - 6 + days), kind, label })),
           ...examSpans,
         ],
         swaps: [...new Map(swaps.map(({ at, runsAs }) => [day(at % length), runsAs]))].map(([date, runsAs]) => ({
@@ -84,25 +86,32 @@ const calendar = (start: number, timeZone: string): fc.Arbitrary<Calendar> =>
     );
 
 const HOURS = ['09:00', '10:00', '10:15', '11:15', '13:00', '14:00', '15:15', '16:00'] as const;
-const meeting: fc.Arbitrary<Meeting> = fc
-  .record(
-    {
-      weekday,
-      from: fc.nat({ max: 6 }),
-      length: fc.integer({ min: 1, max: 3 }),
-      series: fc.constantFrom(undefined, undefined, 'lab', 'studio'),
-      weeks: optional(fc.uniqueArray(fc.integer({ min: 1, max: 15 }), { minLength: 1, maxLength: 6 }), 6),
-    },
-    { noNullPrototype: true },
-  )
-  .map(({ from, length, series, weeks, weekday: on }) => ({
-    weekday: on,
-    start: HOURS[from]!,
-    end: HOURS[Math.min(7, from + length)]!,
-    ...(series === undefined ? {} : { series }),
-    ...(weeks === undefined ? {} : { weeks }),
-  }));
-const pattern = fc.array(meeting, { maxLength: 4 });
+const weekNumbers = fc.uniqueArray(fc.integer({ min: 1, max: 15 }), { minLength: 1, maxLength: 9 });
+/** @param weeks  of each meeting; those without one meet every week */
+const meeting = (weeks: fc.Arbitrary<number[] | undefined>): fc.Arbitrary<Meeting> =>
+  fc
+    .record(
+      {
+        weekday,
+        from: fc.nat({ max: 6 }),
+        length: fc.integer({ min: 1, max: 3 }),
+        series: fc.constantFrom(undefined, undefined, 'lab', 'studio'),
+        weeks,
+      },
+      { noNullPrototype: true },
+    )
+    .map(({ from, length, series, weeks, weekday: on }) => ({
+      weekday: on,
+      start: HOURS[from]!,
+      end: HOURS[Math.min(7, from + length)]!,
+      ...(series === undefined ? {} : { series }),
+      ...(weeks === undefined ? {} : { weeks }),
+    }));
+const pattern = fc.oneof(
+  fc.array(meeting(fc.constant(undefined)), { maxLength: 4 }),
+  fc.array(meeting(weekNumbers), { minLength: 1, maxLength: 3 }),
+  fc.array(meeting(optional(weekNumbers, 2)), { maxLength: 4 }),
+);
 
 const minute = fc.oneof(
   fc.constantFrom(...HOURS.map((hour) => Number(hour.slice(0, 2)) * 60 + Number(hour.slice(3)))),
@@ -157,7 +166,17 @@ const policy = fc
     ...(item === undefined ? {} : { byItem: { a: item } }),
   }));
 
-/** Class events of the old term, as they stand in a course: an event that starts and ends with a class. */
+/** The event of one class, with a reminder the day before. */
+const classEvent = (met: Met, index: number): RetimeMoment[] => {
+  const own = { item: `met${index}`, kind: 'event' } as const;
+  return [
+    { ...own, id: `ms${index}`, role: 'starts', at: formatMoment(met.day, met.start) },
+    { ...own, id: `me${index}`, role: 'ends', at: formatMoment(met.day, met.end) },
+    { ...own, id: `mr${index}`, role: 'remind', at: formatMoment(met.day - 1, 720) },
+  ];
+};
+
+/** Events of single days of the old term, as they stand in a course: an event that starts and ends with a class. */
 const classEvents = (old: Calendar, meetings: readonly Meeting[], days: readonly number[]): RetimeMoment[] =>
   days.flatMap((at, index): RetimeMoment[] => {
     const day = parseDay(old.firstDay) + at;
@@ -179,16 +198,25 @@ const job: fc.Arbitrary<RetimeJob> = fc
     isSamePattern: fc.boolean(),
     moments: fc.array(moment(100), { maxLength: 24 }),
     classDays: fc.array(fc.nat({ max: 100 }), { maxLength: 4 }),
+    isEveryClass: fc.boolean(),
+    isAtClass: fc.boolean(),
     policy,
     limits: fc.constantFrom(undefined, { perDay: 1, perWeek: 2 }),
     now: optional(fc.integer({ min: 140, max: 200 }), 1),
   })
   .map((drawn): RetimeJob => {
     const first = parseDay(drawn.old.firstDay);
+    const met = new PlainCalendar({ calendar: drawn.old, meetings: drawn.oldMeetings }, 1).meetings();
+    /** Half of the moments stand at the start, the end or within a class, where there is one near. */
+    const atClass = (day: number, index: number): number | undefined => {
+      const near = met.find((each) => each.day >= day);
+      if (!drawn.isAtClass || near === undefined || index % 2 === 0) return undefined;
+      return near.day * 1440 + [near.start, near.end, near.start + 10, near.start][index % 4]!;
+    };
     const moments = drawn.moments.map((each, index): RetimeMoment => ({
       id: `m${index}`,
       role: each.role,
-      at: formatMoment(first + each.day, each.minute),
+      at: momentOf(atClass(first + each.day, index) ?? (first + each.day) * 1440 + each.minute),
       ...(each.item === undefined ? {} : { item: each.item }),
       ...(each.people === undefined ? {} : { for: each.people }),
       ...(each.kind === undefined ? {} : { kind: each.kind }),
@@ -203,12 +231,18 @@ const job: fc.Arbitrary<RetimeJob> = fc
       source: { calendar: drawn.old, meetings: drawn.oldMeetings },
       destination: { calendar: drawn.new, meetings: drawn.isSamePattern ? drawn.oldMeetings : drawn.newMeetings },
       policy: drawn.policy,
-      moments: [...moments, ...classEvents(drawn.old, drawn.oldMeetings, drawn.classDays)],
+      moments: [
+        ...moments,
+        ...classEvents(drawn.old, drawn.oldMeetings, drawn.classDays),
+        ...(drawn.isEveryClass ? met.filter((_, index) => index % 11 !== 10).flatMap(classEvent) : []),
+      ],
       byHand: Object.fromEntries(byHand) as Record<string, string>,
       ...(drawn.limits === undefined ? {} : { limits: drawn.limits }),
       ...(drawn.now === undefined ? {} : { now: formatMoment(MONDAY + drawn.now, 600) }),
     };
   });
+
+const momentOf = (total: number): string => formatMoment(Math.floor(total / 1440), total % 1440);
 
 const inOrder = (flags: readonly string[]): string[] => FLAGS.filter((flag) => flags.includes(flag));
 

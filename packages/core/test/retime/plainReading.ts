@@ -1,9 +1,10 @@
 import { formatMoment, parseDay, parseMinute } from '../../src/calendar/day.js';
 import type { NarrowPolicy, RetimeJob, RetimeMoment } from '../../src/schemas/retimeJob.js';
 import { PlainCalendar, type Met } from './plainCalendar.js';
+import { hourIn, PlainClasses, share, type PlainSeries, type PlainTie } from './plainClasses.js';
 import { plainFlags } from './plainFlags.js';
 
-type Policy = Required<Pick<NarrowPolicy, 'rule' | 'landing' | 'hour' | 'weekdays'>>;
+type Policy = Required<Pick<NarrowPolicy, 'rule' | 'hour' | 'weekdays'>> & Pick<NarrowPolicy, 'landing'>;
 
 /** A moment on its way, with everything that was found out about it. */
 export interface Plain {
@@ -12,37 +13,55 @@ export interface Plain {
   readonly oldMinute: number;
   readonly policy: Policy;
   readonly ruleIsNarrow: boolean;
-  /** The series whose meetings count for it. */
-  series: string | undefined;
-  isClassEvent: boolean;
+  readonly tie: PlainTie | undefined;
+  /** As if tied: the meeting that it goes weeks on from. */
+  weeksOn: PlainTie | undefined;
+  /** Of a class event: the series that its moments count. */
+  counts: PlainSeries | undefined;
   rule: string;
   day: number;
   minute: number;
+  /** Takes its date from another of its item. */
+  follows: boolean;
   readonly flags: Set<string>;
 }
 
-type Spot = { readonly day: number; readonly flags: readonly string[] };
+export interface Plains {
+  readonly from: PlainCalendar;
+  readonly to: PlainCalendar;
+  readonly classes: PlainClasses;
+  readonly all: readonly Plain[];
+}
+
+type Spot = { readonly day: number; readonly flags: readonly string[]; readonly met?: Met };
 
 const old = (each: Plain): number => each.oldDay * 1440 + each.oldMinute;
 const now = (each: Plain): number => each.day * 1440 + each.minute;
-/** Round, halves up. */
-const share = (index: number, n: number, m: number): number =>
-  n === 1 ? 0 : Math.floor((index * (m - 1)) / (n - 1) + 0.5 + 1e-9);
+const OF_ITS_OWN = ['closure', 'noClass', 'wasInBreak', 'noSuchWeek', 'otherWeekday', 'noSuchMeeting'];
 
 /** Where each moment goes: docs/rules.md done sentence by sentence, without any index or order of work of its own. */
 export function readPlainly(job: RetimeJob): { to: string | null; rule: string; flags: string[] }[] {
   const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
-  const from = new PlainCalendar(job.source, weekStartsOn);
-  const to = new PlainCalendar(job.destination, weekStartsOn);
-  const all = job.moments.map((moment) => plainly(job, moment));
-  findClassEvents(from, to, job, all);
-  for (const each of all) if (!['byHand', 'clear', 'keep'].includes(each.rule)) place(from, to, each, all);
-  for (const each of all) follow(each, all);
+  const [from, to] = [job.source, job.destination].map((side) => new PlainCalendar(side, weekStartsOn)) as [
+    PlainCalendar,
+    PlainCalendar,
+  ];
+  const every = [from, to].map((term) => new Set([...term.taughtWeeks(), ...term.weeksWithClass()]));
+  if (every[0]!.size === every[1]!.size) {
+    from.counted = [...every[0]!];
+    to.counted = [...every[1]!];
+  }
+  const classes = new PlainClasses(from, to);
+  const all = job.moments.map((moment) => plainly(job, classes, moment));
+  const plains = { from, to, classes, all };
+  findClassEvents(plains, job);
+  for (const each of all) if (isMovable(each)) place(plains, each);
+  for (const each of all) follow(plains, each);
   const isLate = (each: Plain): boolean => each.moment.role === 'ends' && startOf(each, all) !== undefined;
   for (const each of all) if (!isLate(each)) skipHour(job, each);
-  for (const each of all) followStart(from, to, each, all);
+  for (const each of all) followStart(plains, each);
   for (const each of all) if (isLate(each)) skipHour(job, each);
-  plainFlags(job, from, to, all);
+  plainFlags(job, plains);
   return all.map((each) => ({
     to: each.rule === 'clear' ? null : formatMoment(each.day, each.minute),
     rule: each.rule,
@@ -50,73 +69,71 @@ export function readPlainly(job: RetimeJob): { to: string | null; rule: string; 
   }));
 }
 
-function plainly({ policy = {}, byHand = {} }: RetimeJob, moment: RetimeMoment): Plain {
+const isMovable = ({ rule }: Plain): boolean => !['byHand', 'clear', 'keep'].includes(rule);
+
+function plainly({ policy = {}, byHand = {} }: RetimeJob, classes: PlainClasses, moment: RetimeMoment): Plain {
   const units = moment.unit === undefined ? [] : [moment.unit].flat();
   const narrow =
     (moment.item === undefined ? undefined : policy.byItem?.[moment.item]) ??
     units.map((unit) => policy.byUnit?.[unit]).find((each) => each !== undefined) ??
     (moment.kind === undefined ? undefined : policy.byKind?.[moment.kind]);
+  const landing = narrow?.landing ?? policy.landing;
   const resolved: Policy = {
     rule: narrow?.rule ?? policy.rule ?? 'week',
-    landing: narrow?.landing ?? policy.landing ?? 'next',
     hour: narrow?.hour ?? policy.hour ?? 'follow',
     weekdays: narrow?.weekdays ?? policy.weekdays ?? {},
+    ...(landing === undefined ? {} : { landing }),
   };
   const hand = byHand[moment.id];
   const at = hand ?? moment.at;
+  const [oldDay, oldMinute] = [parseDay(moment.at), parseMinute(moment.at, 11)];
   return {
     moment,
-    oldDay: parseDay(moment.at),
-    oldMinute: parseMinute(moment.at, 11),
+    oldDay,
+    oldMinute,
     policy: resolved,
     ruleIsNarrow: narrow?.rule !== undefined,
-    series: moment.series,
-    isClassEvent: false,
+    tie: classes.tie(oldDay, oldMinute, moment.role, moment.series),
+    weeksOn: undefined,
+    counts: undefined,
     rule: hand === undefined ? resolved.rule : 'byHand',
     day: parseDay(at),
     minute: parseMinute(at, 11),
+    follows: false,
     flags: new Set(),
   };
 }
 
-const samePeople = (a: Plain, b: Plain): boolean =>
+export const samePeople = (a: Plain, b: Plain): boolean =>
   a.moment.item !== undefined && a.moment.item === b.moment.item && a.moment.for === b.moment.for;
 
-function findClassEvents(from: PlainCalendar, to: PlainCalendar, job: RetimeJob, all: readonly Plain[]): void {
+function findClassEvents({ from, classes, all }: Plains, job: RetimeJob): void {
+  const events: { readonly mine: readonly Plain[]; readonly tie: PlainTie }[] = [];
   for (const starts of all) {
     if (starts.moment.kind !== 'event' || starts.moment.role !== 'starts') continue;
     const mine = all.filter((each) => samePeople(each, starts));
-    if (mine.filter(({ moment }) => moment.role === 'starts').length !== 1) continue;
     const ends = mine.filter(({ moment }) => moment.role === 'ends');
-    if (ends.length !== 1) continue;
-    const meeting = from
+    if (mine.filter(({ moment }) => moment.role === 'starts').length !== 1 || ends.length !== 1) continue;
+    const fits = from
       .meetings()
-      .find(
-        ({ day, start, end }) =>
-          day === starts.oldDay && start === starts.oldMinute && day === ends[0]!.oldDay && end === ends[0]!.oldMinute,
-      );
-    if (meeting === undefined) continue;
-    for (const each of mine) each.isClassEvent = true;
-    const counts = [from, to].map((term) =>
-      term
-        .patternFor(meeting.series)
-        .map(({ weeks }) => weeks?.length ?? 0)
-        .sort((a, b) => a - b)
-        .join(),
-    );
-    if (counts[0] !== counts[1]) continue;
+      .filter(
+        ({ day, start, end }) => day === starts.oldDay && start === starts.oldMinute && end === ends[0]!.oldMinute,
+      )
+      .filter(({ day }) => day === ends[0]!.oldDay);
+    const met = fits.find(({ series }) => series === starts.moment.series) ?? fits[0];
+    if (met !== undefined) events.push({ mine, tie: classes.tieTo(met) });
+  }
+  for (const { mine, tie } of events) {
+    const { name, before, old: pattern, new: answering } = tie.series;
+    const met = events.filter((other) => other.tie.series.name === name).map((other) => other.tie.number);
+    if (new Set(met).size < 0.9 * before.length - 1e-9 || pattern.length !== answering.length) continue;
     const plan = job.policy?.rule;
     for (const each of mine) {
-      each.series = meeting.series;
-      if (each.rule !== 'byHand' && plan !== 'clear' && plan !== 'keep' && !each.ruleIsNarrow) each.rule = 'meeting';
+      each.counts = tie.series;
+      if (isMovable(each) && plan !== 'clear' && plan !== 'keep' && !each.ruleIsNarrow) each.rule = 'meeting';
     }
   }
 }
-
-const mapped = (term: PlainCalendar, day: number, { weekdays }: Policy, isMapped = true): number => {
-  const weekday = term.runsAs(day);
-  return isMapped ? (weekdays[String(weekday)] ?? weekday) : weekday;
-};
 
 function weekdayOf(to: PlainCalendar, week: number, weekday: number, wasInside: boolean): Spot {
   const days = to.daysOf(week);
@@ -128,228 +145,278 @@ function weekdayOf(to: PlainCalendar, week: number, weekday: number, wasInside: 
   return { day: byCalendar, flags: to.runsAs(byCalendar) === weekday ? [] : ['otherWeekday'] };
 }
 
-function byWeek(from: PlainCalendar, to: PlainCalendar, day: number, policy: Policy): Spot {
+const flagged = (spot: Spot, ...flags: string[]): Spot => ({ ...spot, flags: [...spot.flags, ...flags] });
+
+const numbered = (list: readonly Met[], number: number): Spot & { readonly met: Met } =>
+  number < list.length
+    ? { day: list[number]!.day, flags: [], met: list[number]! }
+    : { day: list.at(-1)!.day, flags: ['noSuchMeeting'], met: list.at(-1)! };
+
+/** The week that answers to week k, as its first day. */
+function answeringWeek({ from, to }: Plains, number: number): number | undefined {
+  const longer = to.teachingWeeks().length - from.teachingWeeks().length;
+  if (number === from.teachingWeeks().length && longer >= 1 && longer <= 3) return to.teachingWeeks().at(-1);
+  return to.teachingWeeks()[number - 1];
+}
+
+/** The mapped weekday of what goes with its class, or of the rest. */
+function mappedWeekday({ from, classes }: Plains, each: Plain): number {
+  const { tie, policy, oldDay } = each;
+  if (tie !== undefined && tie.series.after.length > 0)
+    return classes.mapped(tie.series, from.runsAs(oldDay), policy.weekdays);
+  const weekday = from.runsAs(oldDay);
+  return (from.isInside(oldDay) ? policy.weekdays[String(weekday)] : undefined) ?? weekday;
+}
+
+const isTied = ({ tie }: Plain): boolean => tie !== undefined && tie.series.after.length > 0;
+
+function weeksOn({ from, to }: Plains, each: Plain, after: readonly Met[], met: Met, number: number, weekday: number) {
+  const answer = numbered(after, number);
+  const weeks = from.numberBy(each.oldDay) - from.numberBy(met.day);
+  const wanted = to.teachingWeeks()[to.numberBy(answer.day) + weeks - 1];
+  const spot = weekdayOf(to, wanted ?? to.teachingWeeks().at(-1)!, weekday, from.isInside(each.oldDay));
+  return flagged(spot, ...answer.flags, ...(wanted === undefined ? ['noSuchWeek'] : []));
+}
+
+function weekFromTwo(plains: Plains, each: Plain): Spot {
+  const { from, to, all } = plains;
+  const day = each.oldDay;
   const week = from.week(day);
   const wasInside = from.isInside(day);
   const weekOne = from.teachingWeeks()[0]!;
   const newWeeks = to.teachingWeeks();
   const number = from.numberOf(week);
-  const there = (newWeek: number, isMapped = true): Spot =>
-    weekdayOf(to, newWeek, mapped(from, day, policy, isMapped), wasInside);
+  const own = from.runsAs(day);
+  const mapped = mappedWeekday(plains, each);
+  const inExamsOrBreak = isTied(each) || from.isTeaching(day) ? mapped : own;
+  const there = (newWeek: number, weekday: number): Spot => weekdayOf(to, newWeek, weekday, wasInside);
   const toLastDay: Spot = { day: to.last + day - from.last, flags: [] };
   const periods = from.periods();
   const answering = (period: number): number[] | undefined =>
     to.periods()[to.periods().length - periods.length + period];
-  const flagged = (spot: Spot, flag: string): Spot => ({ day: spot.day, flags: [...spot.flags, flag] });
   const held = (flag: string): Spot => {
-    const isMapped = from.isTeaching(day);
-    const next = from.weeks().find((each) => each > week && (from.numberOf(each) > 0 || from.isExamWeek(each)));
+    const next = from.weeks().find((other) => other > week && (from.numberOf(other) > 0 || from.isExamWeek(other)));
     let spot: Spot;
-    if (next === undefined) spot = there(newWeeks.at(-1)! + week - from.teachingWeeks().at(-1)!, isMapped);
-    else if (from.numberOf(next) > newWeeks.length) spot = flagged(there(newWeeks.at(-1)!, isMapped), 'noSuchWeek');
-    else if (from.numberOf(next) > 0) spot = there(newWeeks[from.numberOf(next) - 1]! - (next - week), isMapped);
-    else {
-      const period = periods.findIndex((days) => days.some((each) => from.week(each) === next));
-      const answer = answering(period);
-      spot = there(to.week(answer?.[0] ?? to.last) - (next - week), isMapped);
+    if (next === undefined) spot = there(newWeeks.at(-1)! + week - from.teachingWeeks().at(-1)!, inExamsOrBreak);
+    else if (from.numberOf(next) > 0) {
+      const answer = answeringWeek(plains, from.numberOf(next));
+      spot =
+        answer === undefined
+          ? flagged(there(newWeeks.at(-1)!, inExamsOrBreak), 'noSuchWeek')
+          : there(answer - (next - week), inExamsOrBreak);
+    } else {
+      const answer = answering(periods.findIndex((days) => days.some((other) => from.week(other) === next)));
+      spot = there(to.week(answer?.[0] ?? to.last) - (next - week), inExamsOrBreak);
     }
-    if (flag === 'wasInBreak' && to.isBreakWeek(to.week(spot.day))) return spot;
-    return flagged(spot, flag);
+    return flag === 'wasInBreak' && to.isBreakWeek(to.week(spot.day)) ? spot : flagged(spot, flag);
   };
   const withoutAnswer = (period: number): Spot =>
     period === periods.length - 1 ? flagged(toLastDay, 'noSuchWeek') : held('noSuchWeek');
 
+  const { role } = each.moment;
+  const isEndOfWeek = from.daysOf(week).every((other) => other <= day || !from.isTeaching(other));
+  if (!isTied(each) && (role === 'opens' || role === 'posts') && wasInside && from.isWeekend(day) && isEndOfWeek) {
+    const next = from.numberOf(week + 7);
+    const dueBefore = all.some(
+      (other) => samePeople(other, each) && other.moment.role === 'due' && other.oldDay < week + 7,
+    );
+    if (next > 0 && !dueBefore) {
+      const answer = answeringWeek(plains, next);
+      return answer === undefined
+        ? flagged(there(newWeeks.at(-1)! - 7, mapped), 'noSuchWeek')
+        : there(answer - 7, mapped);
+    }
+  }
   if (from.isExam(day)) {
     const period = periods.findIndex((days) => days.includes(day));
     const answer = answering(period);
     if (answer === undefined) return withoutAnswer(period);
     const days = periods[period]!;
     /** The exam day of the same week that runs as the same weekday; the one by the calendar, if there are two. */
-    const twin = (each: number): number | undefined => {
-      const week = to.week(answer[0]!) + from.week(each) - from.week(days[0]!);
-      const suiting = answer.filter((other) => to.week(other) === week && to.runsAs(other) === from.runsAs(each));
-      return suiting.find((other) => ((other + 3) % 7) + 1 === from.runsAs(each)) ?? suiting[0];
+    const twin = (other: number): number | undefined => {
+      const twinWeek = to.week(answer[0]!) + from.week(other) - from.week(days[0]!);
+      const suiting = answer.filter((exam) => to.week(exam) === twinWeek && to.runsAs(exam) === from.runsAs(other));
+      return suiting.find((exam) => ((exam + 3) % 7) + 1 === from.runsAs(other)) ?? suiting[0];
     };
-    if (days.every((each) => twin(each) !== undefined)) return { day: twin(day)!, flags: [] };
-    const [weekdays, newWeekdays] = [
-      days.filter((each) => !from.isWeekend(each)),
-      answer.filter((each) => !to.isWeekend(each)),
-    ];
+    if (days.every((other) => twin(other) !== undefined)) return { day: twin(day)!, flags: [] };
+    const weekdays = days.filter((other) => !from.isWeekend(other));
+    const newWeekdays = answer.filter((other) => !to.isWeekend(other));
     const useAll = weekdays.length === 0 || newWeekdays.length === 0;
     const [mine, theirs] = useAll ? [days, answer] : [weekdays, newWeekdays];
-    const index = Math.max(0, mine.filter((each) => each <= day).length - 1);
+    const index = Math.max(0, mine.filter((other) => other <= day).length - 1);
     return { day: theirs[share(index, mine.length, theirs.length)]!, flags: [] };
   }
-  if (week < weekOne) {
-    const spot = there(newWeeks[0]! - (weekOne - week));
+  if (week < weekOne || day < from.first) {
+    const spot = there(newWeeks[0]! - (weekOne - week), mapped);
     return to.isInside(spot.day) && !wasInside ? { day: to.first + day - from.first, flags: [] } : spot;
   }
-  if (number > 0)
-    return number > newWeeks.length ? flagged(there(newWeeks.at(-1)!), 'noSuchWeek') : there(newWeeks[number - 1]!);
+  if (number > 0) {
+    const answer = answeringWeek(plains, number);
+    return answer === undefined ? flagged(there(newWeeks.at(-1)!, mapped), 'noSuchWeek') : there(answer, mapped);
+  }
   if (day > from.last) {
-    const spot = there(to.week(to.last) + week - from.week(from.last));
+    const spot = there(to.week(to.last) + week - from.week(from.last), own);
     return to.isInside(spot.day) ? toLastDay : spot;
   }
   if (from.isExamWeek(week)) {
-    const period = periods.findIndex((days) => days.some((each) => from.week(each) === week));
+    const period = periods.findIndex((days) => days.some((other) => from.week(other) === week));
     const answer = answering(period);
     if (answer === undefined) return withoutAnswer(period);
     const newWeek = to.week(answer[0]!) + week - from.week(periods[period]![0]!);
-    return answer.some((each) => to.week(each) === newWeek) ? there(newWeek, from.isTeaching(day)) : toLastDay;
+    return answer.some((other) => to.week(other) === newWeek) ? there(newWeek, inExamsOrBreak) : toLastDay;
   }
   return held('wasInBreak');
 }
 
-function byNearest(from: PlainCalendar, to: PlainCalendar, day: number, policy: Policy): Spot {
-  const same = to.first + day - from.first;
-  const weekday = mapped(from, day, policy, !from.isExam(day) && !from.isClosed(day));
-  const found = [0, -1, 1, -2, 2, -3, 3].find((away) => to.runsAs(same + away) === weekday);
-  return { day: same + (found ?? 0), flags: [] };
+interface Counted {
+  readonly before: readonly Met[];
+  readonly after: readonly Met[];
 }
 
-function byStretch(from: PlainCalendar, to: PlainCalendar, each: Plain, all: readonly Plain[]): Spot {
-  const [mine, theirs] = [from.teachingDays(), to.teachingDays()];
-  const baseOf = (teaching: number): number => theirs[share(mine.indexOf(teaching), mine.length, theirs.length)]!;
+/** The meetings that the rest counts: of the series that it names or counts, else those without a name, or all. */
+export function countedBy({ from, to, classes }: Plains, { moment, counts }: Plain): Counted {
+  if (counts !== undefined) return counts;
+  if (moment.series !== undefined) return classes.series(moment.series);
+  return {
+    before: from.meetings(from.patternFor(undefined)),
+    after: to.meetings(to.patternFor(undefined)),
+  };
+}
+
+/** Where the `meeting` rule puts what is tied to no class; none when it goes as under `week`. */
+function restByMeeting(plains: Plains, each: Plain): Spot | undefined {
+  const { from, to } = plains;
+  const { before, after } = countedBy(plains, each);
   const day = each.oldDay;
-  const isTaken = (other: number): boolean => from.numberOf(from.week(other)) > 0 && !from.isExam(other);
-  if (from.isBreakWeek(from.week(day)) && from.isInside(day) && !from.isExam(day)) {
-    const next = mine.find((other) => other >= day);
-    if (next === undefined) return byWeek(from, to, day, each.policy);
-    const before = mine.filter((other) => other < day).at(-1)!;
-    const spot = Math.max(baseOf(next) - (next - day), baseOf(before));
-    return { day: spot, flags: to.isBreakWeek(to.week(spot)) ? [] : ['wasInBreak'] };
-  }
-  if (!isTaken(day)) return byWeek(from, to, day, each.policy);
-  const hangs = (other: number): number => {
-    const ofWeek = from.daysOf(from.week(other)).filter(from.isTeaching);
-    return baseOf(ofWeek.filter((teaching) => teaching <= other).at(-1) ?? ofWeek[0]!);
-  };
-  const key = JSON.stringify(whole(each.policy));
-  const order = [
-    ...new Set(
-      all
-        .filter(
-          (other) => other.rule === 'stretch' && JSON.stringify(whole(other.policy)) === key && isTaken(other.oldDay),
-        )
-        .map(({ oldDay }) => oldDay),
-    ),
-  ].sort((a, b) => a - b);
-  let went = -Infinity;
-  for (const [at, other] of order.entries()) {
-    const base = hangs(other);
-    const limit = at + 1 < order.length ? hangs(order[at + 1]!) : Infinity;
-    const weekday = mapped(from, other, each.policy);
-    const away = [0, -1, 1, -2, 2, -3, 3].find((shift) => {
-      const spot = base + shift;
-      const isOpen = to.isOpenFor(spot, from.isInside(other)) && !to.isExam(spot);
-      return isOpen && to.runsAs(spot) === weekday && spot >= went && spot <= limit;
-    });
-    went = base + (away ?? 0);
-    if (other === day) return { day: went, flags: to.runsAs(went) === weekday ? [] : ['otherWeekday'] };
-  }
-  throw new Error('A day that was taken is in the order.');
-}
-
-const whole = ({ rule, landing, hour, weekdays }: Policy): unknown => [
-  rule,
-  landing,
-  hour,
-  [1, 2, 3, 4, 5, 6, 7].map((weekday) => weekdays[String(weekday)] ?? weekday),
-];
-
-/** Where the `meeting` rule puts a moment; none when it goes as under `week`. */
-function byMeeting(from: PlainCalendar, to: PlainCalendar, each: Plain): (Spot & { minute: number }) | undefined {
-  const mine = from.meetings(from.patternFor(each.series));
-  const theirs = to.meetings(to.patternFor(each.series));
-  const { oldDay: day, oldMinute: minute } = each;
   const week = from.week(day);
-  if (mine.length === 0 || theirs.length === 0 || from.isExam(day)) return undefined;
+  if (before.length === 0 || after.length === 0 || from.isExam(day)) return undefined;
   if (from.isClosed(day) && from.isBreakWeek(week)) return undefined;
-  const ofWeek = mine.filter((meeting) => from.week(meeting.day) === week);
-  const goTo = (meeting: Met): { readonly met: Met; readonly flags: readonly string[] } => {
-    const number = mine.indexOf(meeting);
-    return number < theirs.length
-      ? { met: theirs[number]!, flags: [] }
-      : { met: theirs.at(-1)!, flags: ['noSuchMeeting'] };
-  };
+  const ofWeek = before.filter((met) => from.week(met.day) === week);
   if (ofWeek.length === 0) {
-    const before = mine.filter((meeting) => meeting.day < day).at(-1);
-    if (each.series === undefined || from.numberOf(week) === 0 || before === undefined) return undefined;
-    const { met, flags } = goTo(before);
-    return { day: met.day + day - before.day, flags, minute };
+    const last = before.filter((met) => met.day < day).at(-1);
+    if (from.numberOf(week) === 0 || last === undefined) return undefined;
+    return weeksOn(plains, each, after, last, before.indexOf(last), mappedWeekday(plains, each));
   }
-  const ofDay = ofWeek.filter((meeting) => meeting.day === day);
-  const containing = ofDay.filter(({ start, end }) => start <= minute && minute <= end);
-  const at = each.moment.role === 'ends' ? 'end' : 'start';
-  const contains = containing.find((meeting) => meeting[at] === minute) ?? containing[0];
-  const meeting =
-    contains ??
-    ofDay[0] ??
-    ofWeek.find((other) => other.day > day) ??
-    ofWeek.filter((other) => other.day < day).at(-1)!;
-  const { met, flags } = goTo(meeting);
-  const newWeek = to.week(met.day);
-  if (from.isWeekend(day) && ofDay.length === 0) {
-    const spot = weekdayOf(to, newWeek, from.runsAs(day), from.isInside(day));
-    return { day: spot.day, flags: [...flags, ...spot.flags], minute };
-  }
+  const ofDay = ofWeek.filter((met) => met.day === day);
+  const met = ofDay[0] ?? ofWeek.find((other) => other.day > day) ?? ofWeek.filter((other) => other.day < day).at(-1)!;
+  const answer = numbered(after, before.indexOf(met));
+  const newWeek = to.week(answer.day);
+  if (from.isWeekend(day) && ofDay.length === 0)
+    return flagged(weekdayOf(to, newWeek, from.runsAs(day), from.isInside(day)), ...answer.flags);
   const taught = to.daysOf(newWeek).filter(to.isTeaching);
-  const limits = from.isInside(day) ? [met.day, ...taught] : to.daysOf(newWeek);
-  const newDay = Math.min(Math.max(met.day + day - meeting.day, Math.min(...limits)), Math.max(...limits));
-  if (contains === undefined) return { day: newDay, flags, minute };
-  const kept = Math.min(met.start + minute - contains.start, met.end);
-  return { day: newDay, flags, minute: minute === contains.end ? met.end : kept };
+  const limits = from.isInside(day) ? [answer.day, ...taught] : to.daysOf(newWeek);
+  const wanted = answer.day + day - met.day;
+  return { day: Math.min(Math.max(wanted, Math.min(...limits)), Math.max(...limits)), flags: answer.flags };
 }
 
-function land(from: PlainCalendar, to: PlainCalendar, each: Plain, day: number): number {
-  const wasOpen = from.isOpen(each.oldDay) && !from.isWeekend(each.oldDay);
-  const isShut = wasOpen && !to.isOpen(day);
-  const meetsExam = from.isTeaching(each.oldDay) && to.isExam(day);
-  const { landing } = each.policy;
-  if ((!isShut && !meetsExam) || landing === 'stay') return day;
-  const suits = from.isExam(each.oldDay)
-    ? (other: number): boolean => to.isOpen(other) && !to.isWeekend(other)
-    : to.isTeaching;
+function restByStretch(plains: Plains, each: Plain): Spot {
+  const { from, to } = plains;
+  const [mine, theirs] = [from.teachingDays(), to.teachingDays()];
+  const goesTo = (teaching: number): number => theirs[share(mine.indexOf(teaching), mine.length, theirs.length)]!;
+  const day = each.oldDay;
+  const week = from.week(day);
+  if (from.isExam(day)) return weekFromTwo(plains, each);
+  if (from.numberOf(week) > 0) {
+    const inWeek = mine.filter((other) => from.week(other) === week && other <= day).at(-1);
+    const teaching = inWeek ?? mine.find((other) => other > day);
+    return teaching === undefined ? weekFromTwo(plains, each) : { day: goesTo(teaching), flags: [] };
+  }
+  const next = mine.find((other) => other >= day);
+  if (!from.isBreakWeek(week) || !from.isInside(day) || next === undefined) return weekFromTwo(plains, each);
+  const before = mine.filter((other) => other < day).at(-1);
+  const spot = Math.max(goesTo(next) - (next - day), before === undefined ? -Infinity : goesTo(before));
+  return { day: spot, flags: to.isBreakWeek(to.week(spot)) ? [] : ['wasInBreak'] };
+}
+
+const AROUND = [0, -1, 1, -2, 2, -3, 3];
+
+function ruled(plains: Plains, each: Plain): Spot {
+  const { from, to, classes } = plains;
+  const { tie, rule, oldDay: day, moment } = each;
+  const same = to.first + day - from.first;
+  if (tie !== undefined && isTied(each)) {
+    const { series, number } = tie;
+    const isByNumber = rule === 'meeting' || (rule === 'week' && classes.isAlternate(series));
+    if (isByNumber) return numbered(series.after, number);
+    if (rule === 'week') return weekFromTwo(plains, each);
+    if (rule === 'stretch') return numbered(series.after, share(number, series.before.length, series.after.length));
+    const away = AROUND.find((days) => classes.answersOn(series, same + days).length > 0);
+    return { day: same + (away ?? 0), flags: [] };
+  }
+  if (each.weeksOn !== undefined) {
+    const { series, met, number } = each.weeksOn;
+    const weekday = classes.mapped(series, from.runsAs(met.day), each.policy.weekdays);
+    return weeksOn(plains, each, series.after, met, number, weekday);
+  }
+  if (rule === 'offset') return { day: same, flags: [] };
+  if (rule === 'nearest') {
+    const weekday = from.isExam(day) || from.isClosed(day) ? from.runsAs(day) : mappedWeekday(plains, each);
+    const away = AROUND.find((days) => to.runsAs(same + days) === weekday);
+    return { day: same + (away ?? 0), flags: [] };
+  }
+  if (rule === 'stretch') return restByStretch(plains, each);
+  const isOfAlternate = moment.series !== undefined && classes.isAlternate(classes.series(moment.series));
+  const met = rule === 'meeting' || isOfAlternate ? restByMeeting(plains, each) : undefined;
+  return met ?? weekFromTwo(plains, each);
+}
+
+/** The day on which a moment lands, of those that suit. */
+function landOn(to: PlainCalendar, day: number, how: string, suits: (day: number) => boolean): number {
   const days = to.days().filter(suits);
-  const meetingDays = to.meetings(to.patternFor(each.series)).map((meeting) => meeting.day);
-  const nextIn = (list: readonly number[]): number | undefined => list.find((other) => other > day);
-  const lastIn = (list: readonly number[]): number | undefined => list.filter((other) => other < day).at(-1);
-  if (landing === 'meeting' && meetingDays.length > 0) return nextIn(meetingDays) ?? lastIn(meetingDays)!;
-  const [next, previous] = [nextIn(days), lastIn(days)];
-  if (landing === 'previous') return previous ?? next ?? day;
-  if (landing === 'nearest' && next !== undefined && previous !== undefined)
-    return day - previous <= next - day ? previous : next;
+  const next = days.find((other) => other > day);
+  const previous = days.filter((other) => other < day).at(-1);
+  if (how === 'previous') return previous ?? next ?? day;
+  if (how === 'nearest' && next !== undefined && previous !== undefined)
+    return day - previous < next - day ? previous : next;
   return next ?? previous ?? day;
 }
 
-function followHour(from: PlainCalendar, to: PlainCalendar, each: Plain, day: number): number {
-  if (each.policy.hour === 'keep') return each.oldMinute;
-  const before = from.meetings().filter((meeting) => meeting.day === each.oldDay);
-  const after = to.meetings().filter((meeting) => meeting.day === day);
-  if (after.length === 0) return each.oldMinute;
-  for (const side of each.moment.role === 'ends' ? (['end', 'start'] as const) : (['start', 'end'] as const)) {
-    const place = before.findIndex((meeting) => meeting[side] === each.oldMinute);
-    if (place >= 0) return (after[place] ?? after.at(-1)!)[side];
-  }
-  return each.oldMinute;
+/** Where the rest lands. */
+function landRest(plains: Plains, each: Plain, day: number): number {
+  const { from, to } = plains;
+  const { oldDay, policy } = each;
+  const how = policy.landing ?? 'nearest';
+  const isShut = from.isOpen(oldDay) && !from.isWeekend(oldDay) && !to.isOpen(day);
+  const meetsExam = from.isTeaching(oldDay) && to.isExam(day);
+  if (how === 'stay' || (!isShut && !meetsExam)) return day;
+  if (from.isExam(oldDay)) return landOn(to, day, how, (other) => to.isOpen(other) && !to.isWeekend(other));
+  const { after } = countedBy(plains, each);
+  if (how === 'meeting' && after.length > 0)
+    return landOn(to, day, how, (other) => after.some((met) => met.day === other));
+  return landOn(to, day, how, to.isTeaching);
 }
 
-function place(from: PlainCalendar, to: PlainCalendar, each: Plain, all: readonly Plain[]): void {
-  const met = each.rule === 'meeting' ? byMeeting(from, to, each) : undefined;
-  if (each.rule === 'meeting' && met === undefined) each.rule = 'week';
-  const spot: Spot =
-    met ??
-    (each.rule === 'offset'
-      ? { day: to.first + each.oldDay - from.first, flags: [] }
-      : each.rule === 'nearest'
-        ? byNearest(from, to, each.oldDay, each.policy)
-        : each.rule === 'stretch'
-          ? byStretch(from, to, each, all)
-          : byWeek(from, to, each.oldDay, each.policy));
+function landedFlag({ to }: Plains, each: Plain, before: number): void {
+  if (each.day === before) return;
+  each.flags.add(!to.isOpen(before) || to.isExam(before) ? 'closure' : 'noClass');
+}
+
+function place(plains: Plains, each: Plain): void {
+  const { to, classes } = plains;
+  const { tie, rule, oldDay, oldMinute, moment, policy } = each;
+  if (tie === undefined && (rule === 'week' || rule === 'meeting'))
+    each.weeksOn = classes.alternateBefore(oldDay, oldMinute, moment.series);
+  const spot = ruled(plains, each);
   for (const flag of spot.flags) each.flags.add(flag);
-  each.day = land(from, to, each, spot.day);
-  if (each.day !== spot.day) each.flags.add('closure');
-  each.minute = met?.minute ?? followHour(from, to, each, each.day);
+  each.day = spot.day;
+  each.minute = oldMinute;
+  const isOpening = moment.role === 'opens' || moment.role === 'posts';
+  if (tie !== undefined && isTied(each)) {
+    const how = policy.landing ?? 'next';
+    if (how !== 'stay' && classes.answersOn(tie.series, spot.day).length === 0)
+      each.day = landOn(to, spot.day, how, (day) => classes.answersOn(tie.series, day).length > 0);
+    const mates = tie.series.before.filter((met) => met.day === oldDay);
+    const there = classes.answersOn(tie.series, each.day);
+    const met = spot.met ?? there[mates.indexOf(tie.series.before[tie.number]!)] ?? there.at(-1);
+    if (policy.hour === 'follow' && met !== undefined) each.minute = hourIn(oldMinute, tie.met, met);
+  } else {
+    if (!isOpening || oldMinute !== 0 || each.weeksOn !== undefined) each.day = landRest(plains, each, spot.day);
+    if (each.weeksOn !== undefined && policy.hour === 'follow') {
+      const { series, number, met } = each.weeksOn;
+      each.minute = hourIn(oldMinute, met, numbered(series.after, number).met);
+    }
+  }
+  landedFlag(plains, each, spot.day);
 }
 
 const earliest = (list: readonly Plain[]): Plain | undefined =>
@@ -357,8 +424,6 @@ const earliest = (list: readonly Plain[]): Plain | undefined =>
     (best, each) => (best === undefined || old(each) < old(best) ? each : best),
     undefined,
   );
-
-const isMovable = ({ rule }: Plain): boolean => !['byHand', 'clear', 'keep'].includes(rule);
 
 function startOf(ends: Plain, all: readonly Plain[]): Plain | undefined {
   const starts = all.filter((each) => samePeople(each, ends) && each.moment.role === 'starts' && each.rule !== 'clear');
@@ -370,7 +435,8 @@ function startOf(ends: Plain, all: readonly Plain[]): Plain | undefined {
   return last ?? earliest(starts);
 }
 
-function follow(each: Plain, all: readonly Plain[]): void {
+function follow(plains: Plains, each: Plain): void {
+  const { all } = plains;
   if (!isMovable(each)) return;
   const mine = all.filter((other) => (other === each || samePeople(other, each)) && other.rule !== 'clear');
   const leader = (['due', 'starts', 'opens'] as const)
@@ -380,33 +446,52 @@ function follow(each: Plain, all: readonly Plain[]): void {
   if (each.moment.role === 'ends' && startOf(each, all) !== undefined) return;
   const side = Math.sign(old(each) - old(leader));
   const keepsOrder = (): boolean => Math.sign(now(each) - now(leader)) === side;
-  const always = leader.rule === 'byHand' && ['late', 'closes', 'answers'].includes(each.moment.role);
-  if (!always && keepsOrder()) return;
-  each.day = leader.day + each.oldDay - leader.oldDay;
-  each.minute = each.oldMinute;
+  const takeDistance = (): void => {
+    each.day = leader.day + each.oldDay - leader.oldDay;
+    each.minute = each.oldMinute;
+    each.follows = true;
+    for (const flag of OF_ITS_OWN) each.flags.delete(flag);
+  };
+  const apart = each.oldDay - leader.oldDay;
+  const { role } = each.moment;
+  const isFollowingLate =
+    role === 'late' && each.tie === undefined && leader.moment.role === 'due' && apart >= 0 && apart <= 14;
+  if (isFollowingLate) {
+    takeDistance();
+    const before = each.day;
+    each.day = landRest(plains, each, before);
+    landedFlag(plains, each, before);
+    if (!keepsOrder()) takeDistance();
+  } else {
+    const always = leader.rule === 'byHand' && ['late', 'closes', 'answers'].includes(role);
+    if (!always && keepsOrder()) return;
+    takeDistance();
+  }
   if (keepsOrder()) return;
   const total = now(leader) + old(each) - old(leader);
   each.day = Math.floor(total / 1440);
   each.minute = total - each.day * 1440;
 }
 
-function followStart(from: PlainCalendar, to: PlainCalendar, each: Plain, all: readonly Plain[]): void {
+function followStart({ classes, all }: Plains, each: Plain): void {
   if (each.moment.role !== 'ends' || !isMovable(each)) return;
   const starts = startOf(each, all);
   if (starts === undefined) return;
   const total = (starts.day + each.oldDay - starts.oldDay) * 1440 + each.oldMinute + starts.minute - starts.oldMinute;
   each.day = Math.floor(total / 1440);
   each.minute = total - each.day * 1440;
-  const met = from
-    .meetings()
-    .filter(
-      ({ day, start, end }) =>
-        day === starts.oldDay && start === starts.oldMinute && day === each.oldDay && end === each.oldMinute,
-    );
-  const after = to.meetings().filter(({ day, start }) => day === starts.day && start === starts.minute);
-  if (met.length === 0 || after.length === 0) return;
+  each.follows = true;
+  if (starts.rule === 'byHand') for (const flag of OF_ITS_OWN) each.flags.delete(flag);
+  const [tie, other] = [each.tie, starts.tie];
+  if (tie === undefined || other === undefined || each.policy.hour === 'keep') return;
+  if (tie.series.name !== other.series.name || tie.number !== other.number) return;
+  const standing = classes
+    .answersOn(tie.series, starts.day)
+    .filter((met) => met.start <= starts.minute && starts.minute <= met.end);
+  const met = standing.find(({ start }) => start === starts.minute) ?? standing[0];
+  if (met === undefined) return;
   each.day = starts.day;
-  each.minute = (after.find(({ series }) => series === met[0]!.series) ?? after[0]!).end;
+  each.minute = hourIn(each.oldMinute, tie.met, met);
 }
 
 /** Whether a wall-clock minute is on the clocks of a zone, tried against every offset that it has around then. */

@@ -34,7 +34,7 @@ describe('rule week, day by day on the wall calendar', () => {
     ['Monday of the exams', '2026-05-04T12:00', '2027-05-03T12:00'],
     ['Saturday after the exams', '2026-05-09T12:00', '2027-05-08T12:00'],
     ['Tuesday two weeks after the last day', '2026-05-19T12:00', '2027-05-18T12:00'],
-    ['Monday two weeks before week 1 goes by the map', '2025-12-29T12:00', '2026-12-29T12:00'],
+    ['Monday two weeks before week 1 keeps its weekday, outside the term', '2025-12-29T12:00', '2026-12-28T12:00'],
   ];
   it.each(rows)('%s', (_name, from, expected) => expect(to(from)).toBe(expected));
 });
@@ -55,14 +55,29 @@ describe('terms of unlike length', () => {
       flags: ['noSuchWeek'],
     });
   });
-  it('stretch goes to the same share, on the weekday within three days', () => {
-    // The fifth of 20 teaching days; share 1.9 of 9, the third of 10: Wed 3 June, and Friday is two days on.
-    expect(run([due('2026-01-09T12:00')], shorter({ rule: 'stretch' }))[0]!.to).toBe('2026-06-05T12:00');
-  });
-  it('stretch gives the weekday up rather than reverse two days', () => {
+  it('stretch goes to the same share of the teaching days', () => {
+    // The fifth of 20 teaching days; share 1.9 of 9, the third of 10: Wed 3 June.
     const dates = run([due('2026-01-09T12:00'), due('2026-01-12T12:00')], shorter({ rule: 'stretch' }));
-    expect(dates[0]).toMatchObject({ to: '2026-06-03T12:00', flags: ['otherWeekday'] });
-    expect(dates[1]!.to).toBe('2026-06-03T12:00');
+    expect(dates.map(({ to: at, flags }) => [at, flags])).toEqual([
+      ['2026-06-03T12:00', []],
+      ['2026-06-03T12:00', []],
+    ]);
+  });
+  it('in a term one to three weeks longer, the last week answers to the old last one', () => {
+    const longer = { ...shorter({}), destination: { calendar: { ...FOUR_WEEKS, lastDay: '2026-02-20' } } };
+    const source = { calendar: { ...FOUR_WEEKS, lastDay: '2026-02-06' } };
+    const weeks = ['2026-01-28', '2026-02-04'].map((day) => due(`${day}T12:00`));
+    expect(run(weeks, { ...longer, source }).map(({ to: at }) => at)).toEqual(['2026-01-28T12:00', '2026-02-18T12:00']);
+  });
+  it('a week of two days with a class counts, when both terms have equally many so', () => {
+    // The last week has Monday and Tuesday only; class on Monday.
+    const monday = [{ weekday: 1, start: '10:00', end: '11:00' }];
+    const source = { calendar: { ...FOUR_WEEKS, lastDay: '2026-01-27' }, meetings: monday };
+    const destination = { calendar: { ...TWO_WEEKS, lastDay: '2026-06-23' }, meetings: monday };
+    expect(run([due('2026-01-26T10:00')], { source, destination, policy: {} })[0]).toMatchObject({
+      to: '2026-06-22T10:00',
+      flags: [],
+    });
   });
   it('offset keeps the distance from the first day', () => {
     expect(to('2026-01-08T12:00', shorter({ rule: 'offset' }))).toBe('2026-06-04T12:00');
@@ -100,7 +115,8 @@ describe('the other rules', () => {
     const destination = { calendar: SPRING_2027.calendar, meetings: [] };
     expect(run([due('2026-01-21T10:00')], { destination, policy: { rule: 'meeting' } })[0]).toMatchObject({
       to: '2027-01-20T10:00',
-      rule: 'week',
+      rule: 'meeting',
+      flags: ['noClass'],
     });
   });
   it('an item’s policy comes before its unit’s, its kind’s and the plan’s', () => {
@@ -135,7 +151,7 @@ describe('landing on a closed day', () => {
   it.each([
     ['next', '2027-02-19T23:59'],
     ['previous', '2027-02-17T23:59'],
-    ['nearest', '2027-02-17T23:59'],
+    ['nearest', '2027-02-19T23:59'],
     ['meeting', '2027-02-23T23:59'],
     ['stay', '2027-02-18T23:59'],
   ] as const)('%s', (landing, expected) => {
@@ -170,6 +186,14 @@ describe('within one item', () => {
     });
     expect(dates[1]!.to).toBe('2027-02-12T12:00');
   });
+  it('late work up to fourteen days after the due date follows it, and lands', () => {
+    // Due Wed 18 Feb is Charter Day, so Fri 19 Feb; two days on is Sunday, as Friday was none: Mon 22 Feb is nearer.
+    const dates = run([lab('due', '2026-02-18T23:59'), lab('late', '2026-02-20T23:59')]);
+    expect(dates.map(({ to: at, flags }) => [at, flags])).toEqual([
+      ['2027-02-19T23:59', ['closure']],
+      ['2027-02-21T23:59', ['weekend']],
+    ]);
+  });
   it('the first part keeps its place before the due date', () => {
     const dates = run([lab('part', '2026-02-04T23:58'), lab('due', '2026-02-05T23:58')], {
       policy: { weekdays: { 3: 5 } },
@@ -183,11 +207,35 @@ describe('events', () => {
     { role: 'starts', at: start, item: 'e', kind: 'event' },
     { role: 'ends', at: end, item: 'e', kind: 'event' },
   ];
-  it('one that is a class meeting goes to the class of the same number and takes its hours', () => {
+  it('one that is a class meeting goes with the class of its week and takes its hours', () => {
     const dates = run(event('2026-01-21T10:00', '2026-01-21T11:15'));
     expect(dates.map(({ to: at, rule }) => [at, rule])).toEqual([
-      ['2027-01-19T14:00', 'meeting'],
-      ['2027-01-19T15:15', 'meeting'],
+      ['2027-01-21T14:00', 'week'],
+      ['2027-01-21T15:15', 'week'],
+    ]);
+  });
+  it('of a series with an event for nearly every class go to the class of the same number', () => {
+    // Ten classes of a term of five weeks, nine with an event; the second week of the new term has a holiday.
+    const pattern = (weekdays: number[]) => weekdays.map((weekday) => ({ weekday, start: '10:00', end: '11:00' }));
+    const source = { calendar: { ...FOUR_WEEKS, lastDay: '2026-02-06' }, meetings: pattern([1, 3]) };
+    const holiday = { from: '2026-06-08', to: '2026-06-08', kind: 'holiday' as const, label: 'Fair' };
+    const destination = {
+      calendar: { firstDay: '2026-06-01', lastDay: '2026-07-03', timeZone: 'UTC', closures: [holiday] },
+      meetings: pattern([1, 3]),
+    };
+    const days = ['01-05', '01-07', '01-12', '01-14', '01-19', '01-21', '01-26', '01-28', '02-02'];
+    const moments = days.flatMap((day): Omit<RetimeMoment, 'id'>[] => [
+      { role: 'starts', at: `2026-${day}T10:00`, item: day, kind: 'event' },
+      { role: 'ends', at: `2026-${day}T11:00`, item: day, kind: 'event' },
+    ]);
+    const third = (dates: readonly Retimed[]) => [dates[4]!.to, dates[4]!.rule, dates[4]!.flags];
+    // The third class was Mon 12 Jan; it is Wed 10 June now.
+    expect(third(run(moments, { source, destination, policy: {} }))).toEqual(['2026-06-10T10:00', 'meeting', []]);
+    // With eight of ten it goes by week: Mon 8 June is closed, so the next class.
+    expect(third(run(moments.slice(0, 16), { source, destination, policy: {} }))).toEqual([
+      '2026-06-10T10:00',
+      'week',
+      ['closure'],
     ]);
   });
   it('one across days keeps its length', () => {
@@ -236,6 +284,30 @@ describe('flags', () => {
   it('otherTerm: more than 60 days outside the old term', () => {
     expect(run([due('2025-11-12T12:00')])[0]!.flags).toContain('otherTerm');
     expect(run([due('2025-11-13T12:00')])[0]!.flags).not.toContain('otherTerm');
+  });
+  it('noClass: what was tied to a class stands on a day without one', () => {
+    const moments = [due('2026-02-16T10:00')];
+    const destination = {
+      ...SPRING_2027,
+      calendar: { ...SPRING_2027.calendar, swaps: [{ date: '2027-02-16', runsAs: 5 }] },
+    };
+    // Tue 16 Feb runs as Friday: no class, so the next one, Tue 23 Feb (Thu 18 Feb is Charter Day).
+    expect(run(moments, { destination })[0]).toMatchObject({
+      to: '2027-02-23T14:00',
+      flags: ['otherWeekday', 'noClass'],
+    });
+    expect(run(moments, { destination, policy: { weekdays: { 1: 2 }, landing: 'stay' } })[0]).toMatchObject({
+      to: '2027-02-16T10:00',
+      flags: ['otherWeekday', 'noClass'],
+    });
+  });
+  it('orderChanged: of two only the one that is in doubt otherwise', () => {
+    // The Monday comes to Charter Day and lands behind the Wednesday.
+    const dates = run([due('2026-02-17T23:59'), due('2026-02-18T12:00')], { policy: { weekdays: { 2: 4 } } });
+    expect(dates.map(({ to: at, flags }) => [at, flags])).toEqual([
+      ['2027-02-19T23:59', ['closure', 'orderChanged']],
+      ['2027-02-17T12:00', []],
+    ]);
   });
   it('orderChanged: both, when neither was set by hand', () => {
     const dates = run([due('2026-02-04T23:59'), due('2026-02-05T08:00')]);

@@ -159,8 +159,8 @@ export const usePlanStore = defineStore('plan', () => {
   const standing = useStanding({ view, trouble, reload: () => load(view.value!.id) });
   /** Settles all doubts of a cause: what was brought already is moved in the new course. */
   const settleBy = (cause: DoubtCause, settlement: Settlement): void => {
-    if (cause.stands === true && settlement.settle === 'byHand') void standing.moveStanding(settlement.dates);
-    else dating.settleBy(cause, settlement);
+    if (cause.stands === true) void standing.moveStanding(settlement.dates);
+    else dating.setByHand(settlement.dates, settlement.words);
   };
 
   /** Says from which courses the plan brings, the one that goes before the others first. */

@@ -6,7 +6,6 @@ import {
   type NarrowPolicy,
   type PlanPolicy,
   type PreviewDate,
-  type Settlement,
   type WeekdayMap,
   type WorkSet,
 } from '@yarin/core';
@@ -68,11 +67,6 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
   const decidePolicy = (course: string, next: PlanPolicy | undefined, what: string): void =>
     decide(policyChange({ [course]: next }), what);
 
-  function settleBy({ course = first() }: DoubtCause, settlement: Settlement): void {
-    if (settlement.settle === 'byHand') setByHand(settlement.dates);
-    else setMap(course, settlement.section, settlement.weekdays, 'move the weekday along');
-  }
-
   /** Gives dates another class-day map: those of one section of a shared shell, or all. */
   function setMap(course: string, section: string | undefined, weekdays: WeekdayMap, what: string): void {
     const { sections, ...policy } = policies.value[course]!;
@@ -128,5 +122,5 @@ export function usePlanDates({ decisions, decide, policies, first, courseOf, uni
     decide({ sets }, what);
   }
 
-  return { setWork, setByHand, settle, settleBy, setMap, decidePolicy, goOtherwise, backToRule, takeRulesAway };
+  return { setWork, setByHand, settle, setMap, decidePolicy, goOtherwise, backToRule, takeRulesAway };
 }

@@ -34,8 +34,8 @@ function spansOf({ moments = [] }: SnapshotItem): Span[] {
 }
 
 /**
- * An event that lies within no class meeting, at which nothing is due, and that does not recur in three weeks or more.
- * One that only names a closed day always is one.
+ * An event on no exam day that lies within no class meeting, at which nothing is due, and that does not recur in three
+ * weeks or more. One that only names a closed day always is one.
  *
  * @see docs/rules.md, "Findings"
  */
@@ -56,6 +56,7 @@ export const oneOffEvent: FindingRule = (context) => {
     const spans = spansOf(item);
     const closed = closedDayNamed(context, item.title, spans);
     const excused =
+      spans.some(({ from }) => calendar.isExam(parseDay(from))) ||
       (spans.length > 0 && spans.every((span) => isWithinClass(context, span))) ||
       spans.some(({ from, to }) => dues.some((due) => due >= from && due <= to)) ||
       weeks.get(normalisedTitle(item.title))!.size >= RECURS_FROM_WEEKS;

@@ -6,7 +6,7 @@ export interface MapInForce {
   readonly map: WeekdayMap;
 }
 
-type ClassDays = Pick<Snapshot, 'meetings'>;
+type ClassDays = Pick<Snapshot, 'meetings' | 'calendar'>;
 
 /** The class-day maps that hold under a policy: one, or in a shell that several sections share one for each. */
 export function mapsInForce(policy: PlanPolicy, source: ClassDays, shell: ClassDays): readonly MapInForce[] {
@@ -14,7 +14,12 @@ export function mapsInForce(policy: PlanPolicy, source: ClassDays, shell: ClassD
   if (sections.length === 0) return [{ section: undefined, map: policy.weekdays ?? {} }];
   return sections.map((section) => ({
     section,
-    map: sectionMap(policy, section, classDaysOf(section, source.meetings, shell.meetings)),
+    map: sectionMap(
+      policy,
+      section,
+      classDaysOf(section, source.meetings, shell.meetings),
+      shell.calendar.weekStartsOn ?? 1,
+    ),
   }));
 }
 
