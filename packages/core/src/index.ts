@@ -21,6 +21,12 @@ export { mapTexts } from './course/texts.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';
+export { readTypedDate, typedReader } from './typed/readTypedDate.js';
+export { readDateColumn, type ColumnReading } from './typed/readDateColumn.js';
+export type { TypedReading } from './typed/typedContext.js';
+export { handNotes } from './retime/handNotes.js';
+export { indexTerms, type Terms } from './retime/terms.js';
+export { standsOn } from './calendar/standsOn.js';
 export { ROLE_WORDS } from './retime/roleWords.js';
 export { explain } from './retime/explain.js';
 export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
@@ -98,6 +104,7 @@ export type {
   RetimeMoment,
   Role,
   RuleName,
+  TermSide,
   WeekdayMap,
 } from './schemas/retimeJob.js';
 export * from './api/calendars.js';

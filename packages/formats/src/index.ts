@@ -6,6 +6,7 @@ export { readRoster, ROSTER_FILES, type Roster, type RosterClass, type RosterFil
 export { readTable } from './readTable.js';
 export { readCalendarFile } from './readCalendarFile.js';
 export { readMeetingFile } from './readMeetingFile.js';
+export { readDateSheet, type DateSheet } from './readDateSheet.js';
 export { writeDateSheet } from './writeDateSheet.js';
 export { writeCalendarFile } from './writeCalendarFile.js';
 export { writeTermFile } from './writeTermFile.js';

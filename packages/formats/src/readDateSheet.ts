@@ -1,5 +1,4 @@
-import type { PreviewDate, Problem } from '@yarin/core';
-import { readDateCells, type DateReading } from './readDateCells.js';
+import { readDateColumn, type ColumnReading, type PreviewDate, type Problem } from '@yarin/core';
 import { readTable } from './readTable.js';
 
 /** What a sheet that came back says. */
@@ -14,7 +13,7 @@ export interface DateSheet {
 const MOST_ROWS = 20_000;
 
 /** Reads a sheet of dates that was edited in a spreadsheet. Columns may stand in any order, and rows may be missing. */
-export function readDateSheet(text: string, dates: readonly PreviewDate[], reading: DateReading): DateSheet {
+export function readDateSheet(text: string, dates: readonly PreviewDate[], reading: ColumnReading): DateSheet {
   const rows = readTable(text).slice(0, MOST_ROWS);
   const missing = (['id', 'will be'] as const).filter((column) => rows[0]?.cells[column] === undefined);
   if (rows.length === 0 || missing.length > 0) {
@@ -25,11 +24,11 @@ export function readDateSheet(text: string, dates: readonly PreviewDate[], readi
     return { changed: {}, same: 0, problems: [{ code: 'noSheet', message, where: '/1' }] };
   }
   const known = new Map(dates.map((date) => [date.id, date]));
-  const read = readDateCells(
+  const read = readDateColumn(
     rows.map(({ cells }) => {
       const date = known.get(idOf(cells));
       // Rows of no date here are told, not read.
-      return { text: (date && cells['will be']) ?? '', time: (date?.to ?? date?.from ?? '').slice(11) || '23:59' };
+      return { text: (date && cells['will be']) ?? '', at: date?.to, time: date?.from.slice(11) };
     }),
     reading,
   );

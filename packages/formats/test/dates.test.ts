@@ -1,13 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
-import type { PreviewDate } from '@yarin/core';
+import { readDateColumn, type ColumnReading, type PreviewDate } from '@yarin/core';
 import { writeDateSheet } from '../src/writeDateSheet.js';
-import { readDateCells, readDateSheet, type DateReading } from '../src/writtenDates.js';
+import { readDateSheet } from '../src/readDateSheet.js';
 import { writeCalendarFile } from '../src/writeCalendarFile.js';
 
-const SPRING: DateReading = { dayFirst: false, firstDay: '2027-01-11', lastDay: '2027-05-07' };
+const SPRING: ColumnReading = {
+  order: 'monthFirst',
+  calendar: { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' },
+};
 const read = (texts: readonly string[], reading = SPRING): string[] =>
-  readDateCells(
-    texts.map((text) => ({ text, time: '23:59' })),
+  readDateColumn(
+    texts.map((text) => ({ text })),
     reading,
   ).map((result) => (result.ok ? (result.value ?? 'empty') : result.problems[0]!.code));
 
@@ -44,17 +47,17 @@ describe('a cell with a date', () => {
     ['20 May', '2027-05-20T23:59'],
     ['', 'empty'],
     ['soon', 'noSuchDate'],
-    ['Thursday', 'noSuchDate'],
+    ['Thursday', 'noDateYet'],
     ['2027-02-30 10:00', 'noSuchDate'],
     ['44980', 'noSuchDate'],
     ['Wed 18 Feb 2027', 'weekday'],
   ])('“%s”', (text, at) => expect(read([text])).toEqual([at]));
 
-  it('3/4 is read by the habit of the place, unless the column proves the other order', () => {
+  it('3/4 is read in the order of whoever reads it, unless the column proves the other order', () => {
     expect(read(['3/4/2027'])).toEqual(['2027-03-04T23:59']);
-    expect(read(['3/4/2027'], { ...SPRING, dayFirst: true })).toEqual(['2027-04-03T23:59']);
+    expect(read(['3/4/2027'], { ...SPRING, order: 'dayFirst' })).toEqual(['2027-04-03T23:59']);
     expect(read(['3/4/2027', '18/2/2027'])).toEqual(['2027-04-03T23:59', '2027-02-18T23:59']);
-    expect(read(['3/4/2027', '2/18/2027'], { ...SPRING, dayFirst: true })).toEqual([
+    expect(read(['3/4/2027', '2/18/2027'], { ...SPRING, order: 'dayFirst' })).toEqual([
       '2027-03-04T23:59',
       '2027-02-18T23:59',
     ]);

@@ -221,7 +221,7 @@ describe('calendars', () => {
     const { firstDay, lastDay, timeZone, closures } = held.calendar;
     const { body } = await marant
       .post('/api/closures')
-      .send({ as: 'file', text, firstDay, lastDay, timeZone })
+      .send({ as: 'file', text, firstDay, lastDay, timeZone, order: 'dayFirst' })
       .expect(200);
     expect(body.closures).toEqual(closures);
     await marant.get('/api/calendars/term-none.ics').expect(404);
@@ -254,7 +254,7 @@ describe('calendars', () => {
 
   it('closed days are read from a list, a file and a region, and nothing is written by reading', async () => {
     const span = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
-    const list = { as: 'list', text: '15–21 March 2027 Spring break\nno date here', ...span };
+    const list = { as: 'list', text: '15–21 March 2027 Spring break\nno date here', order: 'dayFirst', ...span };
     expect((await marant.post('/api/closures').send(list).expect(200)).body).toEqual({
       closures: [{ from: '2027-03-15', to: '2027-03-21', label: 'Spring break', kind: 'break' }],
       unread: ['no date here'],

@@ -23,7 +23,7 @@ it('the sheet holds every date of the plan; sent back as it is it changes nothin
   const lines = text.split('\r\n').slice(0, -1);
   expect(lines[0]).toBe('\uFEFFid,thing,kind,role,was,will be,doubts,why');
   expect(lines).toHaveLength(1 + 134);
-  const { body } = await marant.post(`/api/plans/${id}/dates/sheet`).send({ text }).expect(200);
+  const { body } = await marant.post(`/api/plans/${id}/dates/sheet`).send({ text, order: 'monthFirst' }).expect(200);
   expect(body).toEqual({ changed: {}, same: 134, problems: [] });
 });
 
@@ -35,7 +35,7 @@ it('changed rows come back, bad ones by line; what is taken over stands in the p
   const bad = edited.with(1, edited[1]!.replace(/(,2026-[^,]*),2027-[^,]*,/, '$1,whenever,'));
   const { body } = await marant
     .post(`/api/plans/${id}/dates/sheet`)
-    .send({ text: bad.join('\n') })
+    .send({ text: bad.join('\n'), order: 'monthFirst' })
     .expect(200);
   const [moment] = Object.keys(body.changed);
   expect(body).toMatchObject({ changed: { [moment!]: '2027-02-17T23:00' }, same: 132 });
@@ -49,24 +49,6 @@ it('changed rows come back, bad ones by line; what is taken over stands in the p
   expect(await sheet()).toContain('2026-02-18 23:59,2027-02-17 23:00,,set by hand');
 });
 
-it('a pasted column is read cell by cell, with the hour of the row where it gives none', async () => {
-  const cells = [
-    { text: 'Thu 18 Feb', time: '23:59' },
-    { text: '3/4/2027 2 pm', time: '23:59' },
-    { text: 'after the break', time: '23:59' },
-  ];
-  const { body } = await marant.post(`/api/plans/${id}/dates/cells`).send({ cells }).expect(200);
-  expect(body.read).toEqual([
-    { at: '2027-02-18T23:59' },
-    { at: '2027-03-04T14:00' },
-    { problem: '“after the break” is no date that can be read; write it as 2027-02-18 23:59.' },
-  ]);
-  await marant
-    .post(`/api/plans/${id}/dates/cells`)
-    .send({ cells: [{ text: 'x'.repeat(300), time: '23:59' }] })
-    .expect(422);
-});
-
 it('the calendar file has the dates of the plan', async () => {
   const { text, headers } = await marant.get(`/api/plans/${id}/dates.ics`).expect(200);
   expect(headers['content-disposition']).toBe('attachment; filename="ECO 214-02 dates.ics"');
@@ -77,7 +59,7 @@ it('the calendar file has the dates of the plan', async () => {
 it('nobody else gets at the dates of a plan', async () => {
   const brandt = await server.as('p-brandt');
   for (const path of ['dates.csv', 'dates.ics']) await brandt.get(`/api/plans/${id}/${path}`).expect(403);
-  await brandt.post(`/api/plans/${id}/dates/sheet`).send({ text: 'id' }).expect(403);
-  await brandt.post(`/api/plans/${id}/dates/cells`).send({ cells: [] }).expect(403);
+  await brandt.post(`/api/plans/${id}/dates/sheet`).send({ text: 'id', order: 'dayFirst' }).expect(403);
+  await marant.post(`/api/plans/${id}/dates/sheet`).send({ text: 'id', order: 'any' }).expect(422);
   await server.anybody.get(`/api/plans/${id}/dates.csv`).expect(401);
 });

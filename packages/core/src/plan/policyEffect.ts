@@ -1,9 +1,12 @@
 import { succeed, type Result } from '../problem.js';
-import { isDoubtful } from '../retime/flags.js';
+import { FLAGS, isDoubtful, type Flag } from '../retime/flags.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
 import { inSection } from './dates.js';
 import { datesOn, type PlanDecided, type PlanIndex, type PreviewDate } from './preview.js';
 import { differing } from './sharedShell.js';
+
+/** How many dates more (above 0) or fewer are flagged so. */
+export type FlagChanges = Readonly<Partial<Record<Flag, number>>>;
 
 /** What another policy would do to the dates of a plan. */
 export interface PolicyEffect {
@@ -11,6 +14,10 @@ export interface PolicyEffect {
   readonly differs: number;
   /** Dates in doubt under it. */
   readonly doubts: number;
+  /** What is better (fewer) and worse (more) under it, flag by flag. */
+  readonly changes: FlagChanges;
+  /** All dates of the plan as they would go. */
+  readonly dates: readonly PreviewDate[];
 }
 
 /**
@@ -32,5 +39,15 @@ export function policyEffect(
   return succeed({
     differs: differing(now.map(inSection), then.value.map(inSection)),
     doubts: then.value.filter(({ flags }) => isDoubtful(flags)).length,
+    changes: flagChanges(now, then.value),
+    dates: then.value,
   });
+}
+
+function flagChanges(now: readonly PreviewDate[], then: readonly PreviewDate[]): FlagChanges {
+  const counts = (dates: readonly PreviewDate[], flag: Flag): number =>
+    dates.reduce((sum, { flags }) => sum + (flags.includes(flag) ? 1 : 0), 0);
+  return Object.fromEntries(
+    FLAGS.map((flag) => [flag, counts(then, flag) - counts(now, flag)] as const).filter(([, change]) => change !== 0),
+  );
 }

@@ -1,3 +1,4 @@
+import type { DateStyle } from '../calendar/dateStyle.js';
 import { Type, type Static } from '@sinclair/typebox';
 import { KINDS, type Kind } from '../course/kinds.js';
 import { calendarAdditionsSchema, calendarSchema, dateSchema, meetingSchema, momentAtSchema } from './calendar.js';
@@ -118,6 +119,7 @@ export const readClosuresSchema = Type.Object(
     firstDay: dateSchema,
     lastDay: dateSchema,
     timeZone: Type.String({ maxLength: 60 }),
+    order: Type.Unsafe<DateStyle['order']>(Type.Union([Type.Literal('dayFirst'), Type.Literal('monthFirst')])),
   },
   closed,
 );

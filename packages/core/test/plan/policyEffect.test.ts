@@ -30,10 +30,17 @@ it('says of each policy what a plan under it would show, and a date set by hand 
   for (const [at, policy] of policies.entries()) {
     const then = previewOn(index, { ...decided, policy });
     if (!then.ok) throw new Error('The calendars are sound.');
-    expect(effects[at]).toEqual({
+    expect(effects[at]).toMatchObject({
       differs: then.value.dates.filter(({ to }, each) => to !== now.value.dates[each]!.to).length,
       doubts: then.value.dates.filter(({ flags }) => isDoubtful(flags)).length,
+      dates: then.value.dates,
     });
   }
   expect(effects.map(({ differs }) => differs)).toEqual([0, 1, 2, 2]);
+  // Without a map q2 stays on Wednesday, away from Charter Day; cleared dates are in no doubt.
+  expect(effects.slice(0, 3).map(({ changes }) => changes)).toEqual([
+    {},
+    { closure: -1 },
+    { closure: -1, wasInBreak: -1 },
+  ]);
 });

@@ -1,11 +1,9 @@
 import { Type } from '@sinclair/typebox';
-import type { CourseSummary, PreviewDate } from '@yarin/core';
-import { writeCalendarFile, writeDateSheet } from '@yarin/formats';
-import type { DateReading } from '@yarin/formats/writtenDates';
+import type { ColumnReading, CourseSummary, DateStyle, PreviewDate } from '@yarin/core';
+import { readDateSheet, writeCalendarFile, writeDateSheet } from '@yarin/formats';
 import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { timesOf } from '../calendars/calendarStore.js';
-import { CourseRow } from '../database/entities/course.js';
 import { checked } from '../http/checked.js';
 import { download } from '../http/download.js';
 import { INSTITUTION } from '../institution.js';
@@ -14,25 +12,15 @@ import type { PlanGrounds } from './planGrounds.js';
 import { planFor } from './planView.js';
 
 const LONGEST_SHEET = 900_000;
-const MOST_CELLS = 5000;
 const checkSheet = checked(
-  Type.Object({ text: Type.String({ maxLength: LONGEST_SHEET }) }, { additionalProperties: false }),
-);
-const checkCells = checked(
   Type.Object(
     {
-      cells: Type.Array(
-        Type.Object(
-          { text: Type.String({ maxLength: 200 }), time: Type.String({ pattern: '^\\d\\d:\\d\\d$' }) },
-          { additionalProperties: false },
-        ),
-        { maxItems: MOST_CELLS },
-      ),
+      text: Type.String({ maxLength: LONGEST_SHEET }),
+      order: Type.Unsafe<DateStyle['order']>(Type.Union([Type.Literal('dayFirst'), Type.Literal('monthFirst')])),
     },
     { additionalProperties: false },
   ),
 );
-
 /** The dates of a plan as a sheet and as a calendar file, and dates that come back from a spreadsheet. Nothing here writes. */
 export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds): Router {
   const { manager } = reading;
@@ -43,7 +31,7 @@ export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds)
     readonly destination: CourseSummary;
     readonly dates: readonly PreviewDate[];
     readonly timeZone: string;
-    readonly reading: DateReading;
+    readonly reading: Omit<ColumnReading, 'order'>;
   }
 
   async function datesOf(request: Request): Promise<PlanDates> {
@@ -51,9 +39,8 @@ export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds)
     const { plan, sources, destination } = await planFor(manager, askerOf(request), id, now().slice(0, 10));
     const { dates } = await grounds.workOut(sources, destination, plan.decisions, now());
     const times = await timesOf(manager, [destination.id]);
-    const { firstDay, lastDay, timeZone } = times[destination.id]!.calendar;
-    const { locale } = await manager.findOneByOrFail(CourseRow, { id: destination.id });
-    return { destination, dates, timeZone, reading: { dayFirst: locale !== 'en-US', firstDay, lastDay } };
+    const { calendar, meetings } = times[destination.id]!;
+    return { destination, dates, timeZone: calendar.timeZone, reading: { calendar, meetings } };
   }
 
   const fileName = ({ code, number, section }: CourseSummary, ending: string): string =>
@@ -70,20 +57,9 @@ export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds)
     download(response, fileName(destination, 'ics'), 'text/calendar', writeCalendarFile(dates, file));
   });
   router.post('/plans/:id/dates/sheet', async (request, response) => {
-    const { text } = checkSheet(request.body);
+    const { text, order } = checkSheet(request.body);
     const { dates, reading: how } = await datesOf(request);
-    const { readDateSheet } = await import('@yarin/formats/writtenDates');
-    response.json(readDateSheet(text, dates, how));
-  });
-  router.post('/plans/:id/dates/cells', async (request, response) => {
-    const { cells } = checkCells(request.body);
-    const { reading: how } = await datesOf(request);
-    const { readDateCells } = await import('@yarin/formats/writtenDates');
-    response.json({
-      read: readDateCells(cells, how).map((result) =>
-        result.ok ? { at: result.value } : { problem: result.problems[0]!.message },
-      ),
-    });
+    response.json(readDateSheet(text, dates, { ...how, order }));
   });
   return router;
 }

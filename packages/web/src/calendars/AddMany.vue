@@ -5,6 +5,7 @@ import FileField from '../shared/FileField.vue';
 import FoundToTake from '../shared/FoundToTake.vue';
 import { fetchCountries, fetchHolidays, readClosures, type Region } from '../shared/api/calendars.js';
 import { sentenceOf } from '../shared/api/client.js';
+import { dateStyle } from '../shared/dates/readersDates.js';
 import { count } from '../shared/words.js';
 import { addClosures, closuresFrom, closureWords, notThereYet } from './draft.js';
 
@@ -76,7 +77,7 @@ const copy = (): Promise<void> =>
     return { closures: term === undefined ? [] : closuresFrom(term.calendar, holding), unread: [] };
   });
 const open = ([file]: readonly File[]): Promise<void> =>
-  attempt(async () => readClosures('file', await file!.text(), holding));
+  attempt(async () => readClosures('file', await file!.text(), holding, dateStyle.value.order));
 function take(closures: readonly Closure[]): void {
   emit('change', addClosures(draft, closures), `${count(closures.length, 'closure')} added`);
   read.value = null;
@@ -123,7 +124,7 @@ function take(closures: readonly Closure[]): void {
     <form
       v-else-if="way === 'list'"
       class="list"
-      @submit.prevent="attempt(() => readClosures('list', pasted, holding))"
+      @submit.prevent="attempt(() => readClosures('list', pasted, holding, dateStyle.order))"
     >
       <textarea
         v-model="pasted"

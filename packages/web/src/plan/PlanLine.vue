@@ -11,6 +11,7 @@ defineProps<{ title: string; detail?: string; number?: string }>();
     >
     <span v-if="number !== undefined" class="number">{{ number }}</span>
     <span v-if="$slots.default" class="acts"><slot /></span>
+    <span v-if="$slots.below" class="below"><slot name="below" /></span>
   </li>
 </template>
 
@@ -38,6 +39,15 @@ small {
   grid-row: 1;
   grid-column: 2;
   color: var(--quiet);
+}
+
+.below {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  padding-top: 1px;
+  font-size: 14px;
 }
 
 .acts {

@@ -41,6 +41,8 @@ export const usePlanStore = defineStore('plan', () => {
   let isWaiting = false;
   let saves: Promise<void> = Promise.resolve();
   const undoing = useUndo<Decisions>();
+  /** Doubts that settling the last ones opened. */
+  const opened = shallowRef<readonly string[]>([]);
 
   const from = usePlanSources(view, decisions);
   const { sources, policies, policy } = from;
@@ -118,6 +120,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   function apply(next: Decisions): void {
     trouble.value = '';
+    opened.value = [];
     decisions.value = next;
     if (saving.value !== 'saving' || !isWaiting) {
       isWaiting = true;
@@ -159,8 +162,12 @@ export const usePlanStore = defineStore('plan', () => {
   const standing = useStanding({ view, trouble, reload: () => load(view.value!.id) });
   /** Settles all doubts of a cause: what was brought already is moved in the new course. */
   const settleBy = (cause: DoubtCause, settlement: Settlement): void => {
+    const before = new Set(preview.value?.causes.map(({ key }) => key));
     if (cause.stands === true) void standing.moveStanding(settlement.dates);
-    else dating.setByHand(settlement.dates, settlement.words);
+    else {
+      dating.setByHand(settlement.dates, settlement.words);
+      opened.value = preview.value?.causes.filter(({ key }) => !before.has(key)).map(({ sentence }) => sentence) ?? [];
+    }
   };
 
   /** Says from which courses the plan brings, the one that goes before the others first. */
@@ -254,6 +261,7 @@ export const usePlanStore = defineStore('plan', () => {
     decide,
     ...dating,
     settleBy,
+    opened,
     movedFrom: standing.movedFrom,
     putBackStanding: standing.putBackStanding,
     bringFrom,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { indexCalendar, parseDay, type PreviewDate, type Redated } from '@yarin/core';
+import { indexCalendar, parseDay, standsOn, type PreviewDate, type Redated } from '@yarin/core';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
 import { fetchRedated, moveMoments } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
@@ -30,6 +30,11 @@ const draft = useDateDraft(
 useUndoKeys(draft);
 
 const index = computed(() => indexCalendar(time.value.calendar, time.value.calendar.weekStartsOn ?? 1));
+/** What is unusual about a day that a date would be moved to. */
+function notesOn(_date: PreviewDate, at: string): readonly string[] {
+  const words = standsOn(index.value, parseDay(at));
+  return words === undefined ? [] : [words];
+}
 const dates = computed(() =>
   [...draft.dates.value].sort((a, b) => a.from.localeCompare(b.from) || a.title.localeCompare(b.title)),
 );
@@ -113,7 +118,7 @@ const backOne = ({ id }: PreviewDate): void => draft.asItWas(new Set([id]));
         <b>{{ count(chosen.length, 'date') }}</b>
         <MoveControls :dates="chosen" :time="time" @move="move" />
         <button class="plain-link" @click="draft.asItWas(selection.chosen.value)">as it was</button>
-        <button class="plain-link" @click="selection.none">let go</button>
+        <button class="plain-link" @click="selection.none">choose none</button>
       </template>
       <form v-else class="from" @submit.prevent="chooseFrom(fromWeek)">
         choose everything from week
@@ -152,6 +157,8 @@ const backOne = ({ id }: PreviewDate): void => draft.asItWas(new Set([id]));
       :dates="dates"
       :doubtful="doubtful"
       :movable="true"
+      :time="time"
+      :notes="notesOn"
       :chosen="selection.chosen.value"
       back-words="as it was"
       @set="(id, at) => draft.move({ [id]: at }, 'set a date')"

@@ -189,7 +189,12 @@ onBeforeRouteUpdate(mayLeave);
         :field="field"
       />
     </div>
-    <MomentsField v-model="draft.moments" :kind="kind" :problems="places" />
+    <MomentsField
+      v-model="draft.moments"
+      :kind="kind"
+      :problems="places"
+      :time="{ calendar: course.view!.calendar, meetings: course.view!.summary.meetings }"
+    />
     <p class="end">
       <ElButton type="primary" native-type="submit" :loading="isSaving" :disabled="theirs !== null">Save</ElButton>
       <button type="button" class="plain-link" @click="emit('close')">leave it as it was</button>

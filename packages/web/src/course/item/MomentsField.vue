@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { ROLE_WORDS, type Kind, type Role } from '@yarin/core';
 import { computed } from 'vue';
-import { fieldFormats } from '../../shared/dates/readersDates.js';
+import TypedDate from '../../shared/dates/TypedDate.vue';
+import type { Time } from '../../shared/dates/termSheet.js';
 import type { DraftMoment } from './itemDraft.js';
 
-const { kind, problems } = defineProps<{ kind: Kind; problems: ReadonlyMap<string, string> }>();
+const { kind, problems, time } = defineProps<{
+  kind: Kind;
+  problems: ReadonlyMap<string, string>;
+  /** The term of the course. */
+  time: Time;
+}>();
 const moments = defineModel<DraftMoment[]>({ required: true });
 
 const WORK: readonly Role[] = ['opens', 'part', 'due', 'late', 'closes', 'answers', 'remind'];
@@ -35,16 +41,11 @@ const drop = (index: number): void => void (moments.value = moments.value.filter
     <legend>dates</legend>
     <div v-for="(moment, index) in moments" :key="index" class="moment">
       <span>{{ ROLE_WORDS[moment.role] }}</span>
-      <ElDatePicker
-        :model-value="moment.at ?? ''"
-        type="datetime"
-        size="small"
-        :format="fieldFormats.moment"
-        value-format="YYYY-MM-DDTHH:mm"
-        popper-class="small-picker"
-        :clearable="false"
-        :aria-label="`${ROLE_WORDS[moment.role]} date`"
-        @update:model-value="(at: string) => change(index, { at })"
+      <TypedDate
+        :at="moment.at ?? null"
+        :label="`${ROLE_WORDS[moment.role]} date`"
+        :time="time"
+        @set="(at) => change(index, { at })"
       />
       <ElInput
         :model-value="moment.for ?? ''"

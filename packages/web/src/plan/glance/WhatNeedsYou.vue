@@ -3,6 +3,7 @@ import type { LooseEnd } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import CauseLine from '../when/CauseLine.vue';
+import OpenedDoubts from '../when/OpenedDoubts.vue';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
 import { asRead } from '../../shared/dates/readersDates.js';
@@ -40,6 +41,7 @@ function open(item: string): void {
 <template>
   <section aria-label="What needs you">
     <h2>What needs you <small class="beside">none of it holds the plan up</small></h2>
+    <OpenedDoubts />
     <ul class="lines">
       <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
       <PlanLine

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import CauseLine from '../when/CauseLine.vue';
+import OpenedDoubts from '../when/OpenedDoubts.vue';
 
 /** Doubts about dates, before the run and after it. */
 const plan = usePlanStore();
@@ -13,6 +14,7 @@ const moved = computed(() => Object.keys(plan.movedFrom ?? {}).length);
 <template>
   <section aria-label="Dates to look at">
     <h2>Dates to look at <small class="beside">one line a cause</small></h2>
+    <OpenedDoubts />
     <ul v-if="causes.length > 0" class="lines">
       <CauseLine v-for="cause in causes" :key="cause.key" :cause="cause" />
     </ul>

@@ -54,11 +54,11 @@ function otherRule(event: Event): void {
         <option v-for="each in reaches" :key="each.value" :value="each.value">{{ each.words }}</option>
       </select>
     </span>
-    <button class="plain-link" @click="plan.goOtherwise('byItem', dates, { rule: 'clear' }, `clear ${words}`)">
-      clear
-    </button>
     <button class="plain-link" @click="plan.backToRule(dates)">back to the rule</button>
-    <button class="plain-link" @click="emit('done')">let go</button>
+    <button class="plain-link" @click="emit('done')">choose none</button>
+    <button class="plain-link takes" @click="plan.goOtherwise('byItem', dates, { rule: 'clear' }, `clear ${words}`)">
+      take {{ dates.length === 1 ? 'its date' : 'their dates' }} away
+    </button>
   </div>
 </template>
 
@@ -79,6 +79,13 @@ b {
   display: inline-flex;
   gap: 6px;
   align-items: center;
+}
+
+.takes {
+  margin-left: 18px;
+  padding-left: 18px;
+  border-left: 1px solid var(--rule);
+  color: var(--madder);
 }
 
 .rule select {

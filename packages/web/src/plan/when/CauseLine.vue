@@ -1,11 +1,21 @@
 <script setup lang="ts">
-import type { DoubtCause } from '@yarin/core';
+import type { DoubtCause, Settlement } from '@yarin/core';
 import PlanLine from '../PlanLine.vue';
 import { usePlanStore } from '../planStore.js';
 import { asRead } from '../../shared/dates/readersDates.js';
+import { count } from '../../shared/words.js';
 
-defineProps<{ cause: DoubtCause }>();
+/** Doubts that have one cause: what is the matter, and under it what settles all of them in one press. */
+const { cause } = defineProps<{ cause: DoubtCause }>();
 const plan = usePlanStore();
+
+/** “3 of 5 dates”, where it is not all of them and no others. */
+function reachOf({ dates }: Settlement): string {
+  const size = Object.keys(dates).length;
+  const all = cause.moments.length;
+  if (size === all) return '';
+  return size < all ? `${size} of ${all} dates` : count(size, 'date');
+}
 </script>
 
 <template>
@@ -15,20 +25,21 @@ const plan = usePlanStore();
         >{{ asRead(cause.detail) }}{{ cause.stands && !plan.isDone ? ' · brought already' : '' }}</span
       ></template
     >
-    <ElButton
-      v-for="settlement in cause.settlements"
-      :key="settlement.words"
-      size="small"
-      plain
-      type="primary"
-      :aria-label="asRead(`${settlement.words}: ${cause.sentence}`)"
-      @click="plan.settleBy(cause, settlement)"
-    >
-      {{ asRead(settlement.words) }}
-    </ElButton>
     <button class="plain-link" :aria-label="asRead(`Fine as it is: ${cause.sentence}`)" @click="plan.settle([cause])">
       fine as it is
     </button>
+    <template v-if="cause.settlements.length > 0" #below>
+      <button
+        v-for="settlement in cause.settlements"
+        :key="settlement.name"
+        class="plain-link"
+        :aria-label="asRead(`${settlement.words}: ${cause.sentence}`)"
+        @click="plan.settleBy(cause, settlement)"
+      >
+        {{ asRead(settlement.words) }}
+        <small v-if="reachOf(settlement) !== ''" class="quiet">{{ reachOf(settlement) }}</small>
+      </button>
+    </template>
   </PlanLine>
 </template>
 

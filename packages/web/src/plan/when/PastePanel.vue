@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { type PreviewDate } from '@yarin/core';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { readCells, type CellView } from '../../shared/api/plans.js';
-import { sentenceOf } from '../../shared/api/client.js';
+import { readDateColumn, type PreviewDate } from '@yarin/core';
+import { computed } from 'vue';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { dateStyle, momentWords } from '../../shared/dates/readersDates.js';
 
 /** A pasted column of dates, row by row beside the dates that it would set. */
 const { dates, column } = defineProps<{
@@ -17,34 +15,27 @@ const { dates, column } = defineProps<{
 const emit = defineEmits<{ done: []; set: [ids: readonly string[]] }>();
 
 const plan = usePlanStore();
-const trouble = ref('');
-const cells = shallowRef<readonly CellView[]>([]);
-const rows = computed(() => dates.map((date, at) => ({ date, text: column[at] ?? '', cell: cells.value[at] })));
+const LONGEST_CELL = 200;
+const rows = computed(() => {
+  const cells = dates.map(({ from, to }, at) => ({
+    text: (column[at] ?? '').slice(0, LONGEST_CELL),
+    at: to,
+    time: from.slice(11),
+  }));
+  const { calendar, meetings } = plan.view!.shell;
+  const read = readDateColumn(cells, { order: dateStyle.value.order, calendar, meetings });
+  return dates.map((date, at) => {
+    const result = read[at]!;
+    const cell = result.ok ? { at: result.value } : { at: null, problem: result.problems[0]!.message };
+    return { date, cell };
+  });
+});
 const changed = computed(() =>
   Object.fromEntries(
-    rows.value.flatMap(({ date, cell }) =>
-      cell?.at !== undefined && cell.at !== null && cell.at !== date.to ? [[date.id, cell.at]] : [],
-    ),
+    rows.value.flatMap(({ date, cell }) => (cell.at !== null && cell.at !== date.to ? [[date.id, cell.at]] : [])),
   ),
 );
 const size = computed(() => Object.keys(changed.value).length);
-
-watch(
-  () => column,
-  async () => {
-    trouble.value = '';
-    try {
-      const sent = dates.map((date, at) => ({
-        text: (column[at] ?? '').slice(0, 200),
-        time: (date.to ?? date.from).slice(11),
-      }));
-      cells.value = await readCells(plan.view!.id, sent);
-    } catch (error) {
-      trouble.value = sentenceOf(error);
-    }
-  },
-  { immediate: true },
-);
 
 function set(): void {
   const dated = changed.value;
@@ -64,15 +55,14 @@ function set(): void {
       <button class="plain-link" :disabled="size === 0" @click="set">set {{ size }} by hand</button>
       · <button class="plain-link" @click="emit('done')">leave it</button>
     </p>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <LongList :rows="rows" label="Pasted cells">
-      <template #default="{ row: { date, text, cell } }">
+      <template #default="{ row: { date, cell } }">
         <span class="row">
           <span>{{ date.title }}</span>
           <span class="quiet">{{ date.to === null ? 'no date' : momentWords(date.to) }}</span>
-          <span v-if="cell?.problem" class="bad">{{ cell.problem }}</span>
-          <span v-else-if="cell?.at">{{ momentWords(cell.at) }}{{ cell.at === date.to ? ', as it is' : '' }}</span>
-          <span v-else class="quiet">{{ text.trim() === '' ? 'empty, stays' : '…' }}</span>
+          <span v-if="cell.problem" class="bad">{{ cell.problem }}</span>
+          <span v-else-if="cell.at">{{ momentWords(cell.at) }}{{ cell.at === date.to ? ', as it is' : '' }}</span>
+          <span v-else class="quiet">empty, stays</span>
         </span>
       </template>
     </LongList>
@@ -100,9 +90,5 @@ function set(): void {
 
 .bad {
   color: var(--weld-ink);
-}
-
-.trouble {
-  color: var(--madder);
 }
 </style>

@@ -1,15 +1,22 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import FileField from '../../shared/FileField.vue';
 import { dateFile, readSheet, type DateSheetView } from '../../shared/api/plans.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { asRead } from '../../shared/dates/readersDates.js';
+import { asRead, dateStyle, momentWords } from '../../shared/dates/readersDates.js';
 
 /** Dates out into a spreadsheet or a calendar, and back in; only what was changed there is set by hand. */
 const plan = usePlanStore();
+/** What a sheet would change, before it does. */
+const changes = computed(() =>
+  plan.preview!.dates.flatMap((date) => {
+    const to = sheet.value?.changed[date.id];
+    return to === undefined ? [] : [{ key: date.id, date, to }];
+  }),
+);
 const trouble = ref('');
 const sheet = shallowRef<DateSheetView | null>(null);
 
@@ -23,7 +30,7 @@ async function read([file]: readonly File[]): Promise<void> {
   sheet.value = null;
   try {
     await plan.flush();
-    sheet.value = await readSheet(plan.view!.id, await file!.text());
+    sheet.value = await readSheet(plan.view!.id, await file!.text(), dateStyle.value.order);
   } catch (error) {
     trouble.value = sentenceOf(error);
   }
@@ -52,6 +59,15 @@ function set(changed: DateSheetView['changed']): void {
           set {{ Object.keys(sheet.changed).length }} by hand
         </button>
       </p>
+      <LongList v-if="changes.length > 0" :rows="changes" label="Dates that the sheet would change">
+        <template #default="{ row: { date, to } }">
+          <span class="change">
+            <span>{{ date.title }}</span>
+            <span class="quiet">{{ date.to === null ? 'no date' : momentWords(date.to) }}</span>
+            <span>{{ momentWords(to) }}</span>
+          </span>
+        </template>
+      </LongList>
       <LongList v-if="sheet.problems.length > 0" :rows="sheet.problems" label="Rows that could not be read">
         <template #default="{ row: { where, message } }">
           <span class="bad" :title="asRead(message)">line {{ where.slice(1) }}: {{ asRead(message) }}</span>
@@ -65,6 +81,17 @@ function set(changed: DateSheetView['changed']): void {
 .sheet {
   padding: 4px var(--margin) 8px;
   border-top: 1px solid var(--rule-faint);
+}
+
+.change {
+  display: grid;
+  grid-template-columns: 260px 150px minmax(0, 1fr);
+  gap: 12px;
+}
+
+.change > :first-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .bad {

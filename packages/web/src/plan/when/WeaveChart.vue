@@ -122,26 +122,41 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
         :stroke-width="Math.min(1 + strand.ids.length * 0.35, 4)"
         :stroke-dasharray="SECTION_DASHES[strand.section % SECTION_DASHES.length]"
       />
-      <circle
-        v-for="(strand, at) in weave.strands"
-        :key="at"
-        :cx="x(strand.from)"
-        :cy="OLD_Y + STRIP + 4"
-        r="2.6"
-        :class="['start', { doubtful: strand.doubtful }]"
-      />
-      <g ref="ends">
+      <template v-for="(strand, at) in weave.strands" :key="at">
+        <path
+          v-if="strand.tied"
+          :d="`M${x(strand.from)} ${OLD_Y + STRIP}v5`"
+          :class="['knot', { doubtful: strand.doubtful }]"
+        />
         <circle
-          v-for="(strand, at) in weave.strands"
-          :key="at"
-          :data-at="at"
-          :cx="x(endOf(strand))"
-          :cy="NEW_Y - 4"
-          :r="strand.byHand ? 5 : 3.4"
-          :class="['end', { doubtful: strand.doubtful, movable }]"
-        >
-          <title>{{ strand.title }}</title>
-        </circle>
+          v-else
+          :cx="x(strand.from)"
+          :cy="OLD_Y + STRIP + 4"
+          r="2.6"
+          :class="['start', { doubtful: strand.doubtful }]"
+        />
+      </template>
+      <g ref="ends">
+        <template v-for="(strand, at) in weave.strands" :key="at">
+          <path
+            v-if="strand.tied && !strand.byHand"
+            :data-at="at"
+            :d="`M${x(endOf(strand)) - 2.2} ${NEW_Y + 1}v-8h4.4v8z`"
+            :class="['end', { doubtful: strand.doubtful, movable }]"
+          >
+            <title>{{ strand.title }}, with the class</title>
+          </path>
+          <circle
+            v-else
+            :data-at="at"
+            :cx="x(endOf(strand))"
+            :cy="NEW_Y - 4"
+            :r="strand.byHand ? 5 : 3.4"
+            :class="['end', { doubtful: strand.doubtful, movable }]"
+          >
+            <title>{{ strand.title }}</title>
+          </circle>
+        </template>
       </g>
       <text v-if="held" :x="x(held.to)" :y="NEW_Y - 14" text-anchor="middle" class="held-words">{{ heldWords }}</text>
     </svg>
@@ -184,6 +199,15 @@ text {
 .start {
   fill: var(--paper);
   stroke: var(--indigo);
+}
+
+.knot {
+  stroke: var(--indigo);
+  stroke-width: 3;
+}
+
+.knot.doubtful {
+  stroke: var(--weld);
 }
 
 .start.doubtful {

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { classDaysOf, parseDay, weekdayWords, type Meeting, type PreviewDate } from '@yarin/core';
+import {
+  classDaysOf,
+  handNotes,
+  indexTerms,
+  parseDay,
+  weekdayWords,
+  type Meeting,
+  type PreviewDate,
+} from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -11,6 +19,8 @@ import BulkBar from './BulkBar.vue';
 import DatesTable from '../../shared/dates/DatesTable.vue';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
+import RulesPanel from './RulesPanel.vue';
+import { withSectionMaps } from './sectionMaps.js';
 import SectionsCompared from './SectionsCompared.vue';
 import WeaveChart from './WeaveChart.vue';
 import WeaveLook from './WeaveLook.vue';
@@ -18,7 +28,7 @@ import WorkBar from './WorkBar.vue';
 import { workOf, workWords } from './workWords.js';
 import { useWeaveRows } from './useWeaveRows.js';
 import { weaveOf, type WeekBox } from './weaveGeometry.js';
-import { dayWords, patternWords } from '../../shared/dates/readersDates.js';
+import { dayWords, momentWords, patternWords } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
 const { announce } = useAnnouncer();
@@ -30,7 +40,18 @@ const isComparing = ref(false);
 const looked = ref('');
 const shown = computed(() => plan.sources.find(({ source }) => source.course.id === looked.value) ?? plan.sources[0]!);
 const section = ref<string | null>(null);
-const { all, woven, doubtful, dates, selection, chosen } = useWeaveRows({ source: shown, section, week });
+/** Class days and other rules stand beside the weave; what one would do is seen in it. */
+const hasRules = ref(false);
+const trying = shallowRef<readonly PreviewDate[] | null>(null);
+const { all, woven, doubtful, goesNow, dates, selection, chosen } = useWeaveRows({
+  source: shown,
+  section,
+  week,
+  trying,
+});
+const policy = computed(() =>
+  withSectionMaps(plan.policies[shown.value.source.course.id]!, shown.value.source, plan.view!.shell),
+);
 const table = useTemplateRef<InstanceType<typeof DatesTable>>('table');
 
 const fromOf = computed(() =>
@@ -52,8 +73,18 @@ const weave = computed(() =>
   ),
 );
 const movable = computed(() => plan.view!.right.may && !plan.isDone);
+const terms = computed(() =>
+  indexTerms(
+    { calendar: shown.value.source.calendar, meetings: [...classDays.value.from] },
+    { calendar: plan.view!.shell.calendar, meetings: [...classDays.value.to] },
+  ),
+);
+/** What is unusual about a date where somebody put it, or would. */
+const notesOn = ({ from, role, series }: PreviewDate, at: string): readonly string[] =>
+  handNotes(terms.value, { at: from, role, series }, at);
 
 const heading = computed(() => {
+  if (trying.value !== null) return `${count(goesNow.value.size, 'date')} would go elsewhere, those first`;
   const doubts = dates.value.filter(({ id }) => doubtful.value.has(id)).length;
   const rest = dates.value.length - doubts;
   if (doubts === 0) return plan.isDone ? `${count(rest, 'date')} as they stand` : count(rest, 'date');
@@ -64,6 +95,11 @@ const heading = computed(() => {
 const showsWork = ref(false);
 const byId = computed(() => new Map(plan.source.items.map((item) => [item.id, item])));
 const beside = computed(() => {
+  if (trying.value !== null)
+    return ({ id }: PreviewDate): string => {
+      const now = goesNow.value.get(id);
+      return now === undefined ? 'as now' : now === null ? 'now without a date' : `now ${momentWords(now)}`;
+    };
   if (!showsWork.value) return undefined;
   const sets = plan.decisions.sets ?? {};
   const titleOf = (id: string): string => byId.value.get(id)?.title ?? '';
@@ -156,58 +192,75 @@ watch(dates, ({ length }) => {
     />
     <SectionsCompared v-if="isComparing" />
     <template v-else>
-      <PolicyBar v-if="!plan.isDone" :from="shown" />
-      <WeaveChart
-        :weave="weave"
-        :old-name="shown.source.course.term"
-        :new-name="plan.sides!.new.term"
-        :old-days="daysOf(classDays.from)"
-        :new-days="daysOf(classDays.to)"
-        :week="week"
-        :movable="movable"
-        @moved="dragged"
-        @week="(start) => (week = start)"
-        @picked="(id) => ((week = null), focusOn(id))"
-      />
-      <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
-      <div class="heading">
-        <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
-        <template v-else>
-          <span>{{ heading }}</span>
-          <select v-model="week" aria-label="Weeks in the table">
-            <option :value="null">all weeks</option>
-            <option v-for="each in weave.new.weeks" :key="each.start" :value="each.start">{{ weekWords(each) }}</option>
-          </select>
-        </template>
-        <span v-if="movable" class="undo">
-          <button class="plain-link" :aria-pressed="showsWork" @click="showsWork = !showsWork">
-            {{ showsWork ? 'why' : 'points and more' }}
-          </button>
-          <button v-if="plan.undoable" class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">
-            undo
-          </button>
-          <button v-if="plan.redoable" class="plain-link" :title="`Do again: ${plan.redoable}`" @click="plan.redo">
-            redo
-          </button>
-        </span>
+      <PolicyBar v-if="!plan.isDone" v-model:is-open="hasRules" :from="shown" :policy="policy" />
+      <div class="beside-rules">
+        <RulesPanel
+          v-if="hasRules && !plan.isDone"
+          :from="shown"
+          :policy="policy"
+          @take="(next, what) => plan.decidePolicy(shown.source.course.id, next, what)"
+          @try="(tried) => (trying = tried)"
+          @close="hasRules = false"
+        />
+        <div class="woven">
+          <WeaveChart
+            :weave="weave"
+            :old-name="shown.source.course.term"
+            :new-name="plan.sides!.new.term"
+            :old-days="daysOf(classDays.from)"
+            :new-days="daysOf(classDays.to)"
+            :week="week"
+            :movable="movable"
+            @moved="dragged"
+            @week="(start) => (week = start)"
+            @picked="(id) => ((week = null), focusOn(id))"
+          />
+          <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
+          <div class="heading">
+            <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
+            <template v-else>
+              <span>{{ heading }}</span>
+              <select v-model="week" aria-label="Weeks in the table">
+                <option :value="null">all weeks</option>
+                <option v-for="each in weave.new.weeks" :key="each.start" :value="each.start">
+                  {{ weekWords(each) }}
+                </option>
+              </select>
+            </template>
+            <span v-if="movable" class="undo">
+              <button class="plain-link" :aria-pressed="showsWork" @click="showsWork = !showsWork">
+                {{ showsWork ? 'why' : 'points and more' }}
+              </button>
+              <button v-if="plan.undoable" class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">
+                undo
+              </button>
+              <button v-if="plan.redoable" class="plain-link" :title="`Do again: ${plan.redoable}`" @click="plan.redo">
+                redo
+              </button>
+            </span>
+          </div>
+          <WorkBar v-if="showsWork && movable && chosen.length > 0" :dates="chosen" />
+          <DatesTable
+            ref="table"
+            v-model:focused="focused"
+            :dates="dates"
+            :doubtful="doubtful"
+            :movable="movable && trying === null"
+            :from-of="fromOf"
+            :beside="beside"
+            :beside-words="trying === null ? 'work' : 'now'"
+            :time="plan.view!.shell"
+            :notes="notesOn"
+            :chosen="selection.chosen.value"
+            @set="(id, at) => setByHand({ [id]: at })"
+            @back="(date) => plan.backToRule([date])"
+            @toggle="selection.toggle"
+            @extend="selection.extendTo"
+            @all="selection.all"
+            @paste="(cells) => (pasted = cells)"
+          />
+        </div>
       </div>
-      <WorkBar v-if="showsWork && movable && chosen.length > 0" :dates="chosen" />
-      <DatesTable
-        ref="table"
-        v-model:focused="focused"
-        :dates="dates"
-        :doubtful="doubtful"
-        :movable="movable"
-        :from-of="fromOf"
-        :beside="beside"
-        :chosen="selection.chosen.value"
-        @set="(id, at) => setByHand({ [id]: at })"
-        @back="(date) => plan.backToRule([date])"
-        @toggle="selection.toggle"
-        @extend="selection.extendTo"
-        @all="selection.all"
-        @paste="(cells) => (pasted = cells)"
-      />
     </template>
   </div>
 </template>
@@ -217,6 +270,31 @@ watch(dates, ({ length }) => {
   display: flex;
   flex-direction: column;
   overflow: hidden auto;
+}
+
+.beside-rules {
+  flex: 1;
+  display: flex;
+  min-height: 0;
+}
+
+.woven {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  overflow: hidden auto;
+}
+
+@media (max-width: 900px) {
+  .beside-rules {
+    flex-direction: column;
+    min-height: 420px;
+  }
+
+  .woven {
+    min-height: 420px;
+  }
 }
 
 .heading {

@@ -1,4 +1,12 @@
-import { classDaysOf, sectionMap, sectionsIn, type PlanPolicy, type Snapshot, type WeekdayMap } from '@yarin/core';
+import {
+  classDaysOf,
+  sectionMap,
+  sectionsIn,
+  type PlanPolicy,
+  type Snapshot,
+  type TermSide,
+  type WeekdayMap,
+} from '@yarin/core';
 
 /** A class-day map that holds: of all dates, or of one section of a shared shell. */
 export interface MapInForce {
@@ -21,6 +29,22 @@ export function mapsInForce(policy: PlanPolicy, source: ClassDays, shell: ClassD
       shell.calendar.weekStartsOn ?? 1,
     ),
   }));
+}
+
+/** Both terms with the class days of a section, or of the whole shell. */
+export function classDaysFor(
+  section: string | undefined,
+  source: ClassDays,
+  shell: ClassDays,
+): { readonly source: TermSide; readonly destination: TermSide } {
+  const { from, to } =
+    section === undefined
+      ? { from: source.meetings, to: shell.meetings }
+      : classDaysOf(section, source.meetings, shell.meetings);
+  return {
+    source: { calendar: source.calendar, meetings: [...from] },
+    destination: { calendar: shell.calendar, meetings: [...to] },
+  };
 }
 
 /** A policy that names the map of every section, as it holds. */

@@ -1,4 +1,4 @@
-import { parseDay, standingDates, type PlanSourceView, type PreviewDate } from '@yarin/core';
+import { isDoubtful, parseDay, standingDates, type PlanSourceView, type PreviewDate } from '@yarin/core';
 import { computed, shallowRef, watch, type Ref } from 'vue';
 import { useSelection } from '../../shared/dates/useSelection.js';
 import { usePlanStore } from '../planStore.js';
@@ -11,8 +11,11 @@ interface Look {
   readonly section: Readonly<Ref<string | null>>;
   /** First day of the week of the new term that the table is narrowed to. */
   readonly week: Readonly<Ref<number | null>>;
+  /** The dates as another rule would have them, while it is looked at. */
+  readonly trying: Readonly<Ref<readonly PreviewDate[] | null>>;
 }
 
+const NOTHING: ReadonlyMap<string, string | null> = new Map();
 const byTitle = new Intl.Collator('en', { numeric: true });
 
 interface Row {
@@ -39,12 +42,13 @@ function shownIn(week: number, chosen: ReadonlySet<string>): (date: PreviewDate)
 }
 
 /** The dates of a plan as the chart and the table show them, and which of them are chosen. */
-export function useWeaveRows({ source, section, week }: Look) {
+export function useWeaveRows({ source, section, week, trying }: Look) {
   const plan = usePlanStore();
 
   /** After the run all dates as they stand; those that stand as the plan put them with what it says of them. */
   const everyDate = computed(() => {
     const { dates, asBrought } = plan.preview!;
+    if (trying.value !== null) return trying.value;
     if (!plan.isDone) return dates;
     const told = new Map(asBrought.map((date) => [date.id, date]));
     return standingDates(plan.source, plan.view!.shell).map((date) => told.get(date.id) ?? date);
@@ -62,7 +66,17 @@ export function useWeaveRows({ source, section, week }: Look) {
   );
   const causes = computed(() => plan.preview!.causes);
   /** Ids of the doubtful ones, cause by cause. */
-  const doubtful = computed(() => new Set(causes.value.flatMap(({ moments }) => moments.map(({ id }) => id))));
+  const doubtful = computed(() =>
+    trying.value === null
+      ? new Set(causes.value.flatMap(({ moments }) => moments.map(({ id }) => id)))
+      : new Set(trying.value.flatMap(({ id, flags }) => (isDoubtful(flags) ? [id] : []))),
+  );
+  /** While another rule is looked at: where the dates go now that would go elsewhere, by id. */
+  const goesNow = computed((): ReadonlyMap<string, string | null> => {
+    if (trying.value === null) return NOTHING;
+    const now = new Map(plan.preview!.dates.map(({ id, to }) => [id, to]));
+    return new Map(trying.value.filter(({ id, to }) => now.get(id) !== to).map(({ id }) => [id, now.get(id) ?? null]));
+  });
 
   /** By the id of a thing, its place among all titles; made once, since sorting asks for it 20,000 times. */
   const titlePlaces = computed(() => {
@@ -75,7 +89,8 @@ export function useWeaveRows({ source, section, week }: Look) {
   const held = shallowRef<ReadonlyMap<string, number> | null>(null);
   /** Doubts first, cause by cause, then all others by their new date. */
   const dates = computed(() => {
-    const first = held.value ?? new Map([...doubtful.value].map((id, index) => [id, index]));
+    const shownFirst = trying.value === null ? [...doubtful.value] : [...goesNow.value.keys()];
+    const first = held.value ?? new Map(shownFirst.map((id, index) => [id, index]));
     const titles = titlePlaces.value;
     const isShown = week.value === null ? () => true : shownIn(week.value, selection.chosen.value);
     const rows: Row[] = [];
@@ -95,5 +110,5 @@ export function useWeaveRows({ source, section, week }: Look) {
     { flush: 'sync' },
   );
   const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
-  return { all, woven, doubtful, dates, selection, chosen };
+  return { all, woven, doubtful, goesNow, dates, selection, chosen };
 }

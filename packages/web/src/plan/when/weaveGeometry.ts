@@ -2,7 +2,7 @@ import {
   civilDate,
   classDaysIn,
   formatDay,
-  indexCalendar,
+  indexTerms,
   monthWord,
   parseDay,
   type Calendar,
@@ -48,6 +48,8 @@ export interface WeaveStrand {
   readonly ids: readonly string[];
   readonly doubtful: boolean;
   readonly byHand: boolean;
+  /** Of dates that go with their class: drawn from class tick to class tick. */
+  readonly tied: boolean;
   /** Of sections that share the shell: which of them, in their order. */
   readonly section: number;
   readonly title: string;
@@ -91,9 +93,10 @@ export function weaveOf(
   doubtful: ReadonlySet<string>,
   today: Day,
 ): Weave {
-  const weekStartsOn = next.calendar.weekStartsOn ?? 1;
-  const oldIndex = indexCalendar(old.calendar, weekStartsOn);
-  const newIndex = indexCalendar(next.calendar, weekStartsOn);
+  const { old: oldIndex, new: newIndex } = indexTerms(
+    { calendar: old.calendar, meetings: [...old.meetings] },
+    { calendar: next.calendar, meetings: [...next.meetings] },
+  );
   const [oldZero, newZero] = [oldIndex.teachingWeeks[0]!, newIndex.teachingWeeks[0]!];
   const dated = dates.map((date): Dated => ({
     date,
@@ -200,15 +203,17 @@ function strandsOf(
     if (to === null) continue;
     const isDoubt = doubtful.has(date.id);
     const byHand = date.rule === 'byHand';
+    const tied = date.steps.some(({ step }) => step === 'tied');
     const section = isOfSection(date) ? sections.indexOf(date.for!) : 0;
     let bundles = byDay.get(from);
     if (bundles === undefined) byDay.set(from, (bundles = new Map()));
-    const face = ((to * 2 + Number(isDoubt)) * 2 + Number(byHand)) * (sections.length + 1) + section;
+    const face =
+      (((to * 2 + Number(isDoubt)) * 2 + Number(byHand)) * 2 + Number(tied)) * (sections.length + 1) + section;
     let bundle = bundles.get(face);
     if (bundle === undefined) {
-      const key = `${from} ${to} ${isDoubt} ${byHand} ${section}`;
+      const key = `${from} ${to} ${isDoubt} ${byHand} ${tied} ${section}`;
       const ends = { from: from - oldStart + 0.5, to: to - newStart + 0.5 };
-      bundle = { strand: { key, ...ends, doubtful: isDoubt, byHand, section }, ids: [], titles: new Set() };
+      bundle = { strand: { key, ...ends, doubtful: isDoubt, byHand, tied, section }, ids: [], titles: new Set() };
       bundles.set(face, bundle);
     }
     bundle.ids.push(date.id);

@@ -1,4 +1,4 @@
-import type { Decisions, JobState, PlanView, Problem, SectionsView } from '@yarin/core';
+import type { DateStyle, Decisions, JobState, PlanView, Problem, SectionsView } from '@yarin/core';
 import { get, post, put } from './client.js';
 
 /** @param sources  in their order of precedence */
@@ -41,16 +41,10 @@ export interface DateSheetView {
   readonly same: number;
   readonly problems: readonly Problem[];
 }
-/** One pasted cell: its moment, `null` when it is empty, or why it is none. */
-export interface CellView {
-  readonly at?: string | null;
-  readonly problem?: string;
-}
 const dates = (id: string): string => `/plans/${encodeURIComponent(id)}/dates`;
 export const dateFile = (id: string, kind: 'csv' | 'ics'): string => `/api${dates(id)}.${kind}`;
-export const readSheet = (id: string, text: string) => post<DateSheetView>(`${dates(id)}/sheet`, { text });
-export const readCells = (id: string, cells: readonly { readonly text: string; readonly time: string }[]) =>
-  post<{ read: CellView[] }>(`${dates(id)}/cells`, { cells }).then(({ read }) => read);
+export const readSheet = (id: string, text: string, order: DateStyle['order']) =>
+  post<DateSheetView>(`${dates(id)}/sheet`, { text, order });
 const sections = (id: string): string => `/plans/${encodeURIComponent(id)}/sections`;
 export const fetchSections = (id: string) => get<SectionsView>(sections(id));
 export const followInSections = (id: string, destinations: readonly string[]) =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ROLE_WORDS, type PreviewDate } from '@yarin/core';
 import { computed, nextTick, ref, watch } from 'vue';
-import DateField from './DateField.vue';
+import TypedDate from './TypedDate.vue';
+import type { Time } from './termSheet.js';
 import { faceOf, whyWords } from './dateFaces.js';
 import { useRowWindow } from '../useRowWindow.js';
 import { useTableHands } from './useTableHands.js';
@@ -14,15 +15,24 @@ const {
   fromOf,
   chosen,
   beside,
+  time,
+  notes,
+  besideWords = 'work',
   backWords = 'back to the rule',
 } = defineProps<{
   dates: readonly PreviewDate[];
+  /** The term that dates are typed and picked in. */
+  time: Time;
+  /** What is unusual about a date where it stands, or would. */
+  notes?: ((date: PreviewDate, at: string) => readonly string[]) | undefined;
   doubtful: ReadonlySet<string>;
   movable: boolean;
   /** Of several sources: where a date is from. */
   fromOf?: ((date: PreviewDate) => string) | undefined;
   /** What is said beside a date instead of why it goes there. */
   beside?: ((date: PreviewDate) => string) | undefined;
+  /** What stands over it. */
+  besideWords?: string;
   /** What gives a date set by hand back: “back to the rule”. */
   backWords?: string;
   /** Ids of the rows that are chosen. */
@@ -103,7 +113,14 @@ function pressedRow(index: number, event: MouseEvent): void {
 const rows = computed(() =>
   inSight.value.map(({ index, start }) => {
     const date = dates[index]!;
-    return { date, index, start, told: beside?.(date) ?? whyWords(date) };
+    const noted = date.rule === 'byHand' && date.to !== null ? (notes?.(date, date.to) ?? []) : [];
+    return {
+      date,
+      index,
+      start,
+      told: beside?.(date) ?? [whyWords(date), ...noted].join(' · '),
+      isNoted: noted.length > 0,
+    };
   }),
 );
 </script>
@@ -127,11 +144,11 @@ const rows = computed(() =>
       <span role="columnheader">role</span>
       <span role="columnheader">was</span>
       <span role="columnheader">{{ movable ? 'will be' : 'is' }}</span>
-      <span role="columnheader">{{ beside ? 'work' : movable ? 'why' : '' }}</span>
+      <span role="columnheader">{{ beside ? besideWords : movable ? 'why' : '' }}</span>
     </div>
     <div class="all" :style="{ height: `${height}px` }" role="presentation">
       <div
-        v-for="{ date, index, start, told } in rows"
+        v-for="{ date, index, start, told, isNoted } in rows"
         :id="rowId(index)"
         :key="index"
         class="row"
@@ -159,9 +176,15 @@ const rows = computed(() =>
         <span class="quiet" role="gridcell">{{ ROLE_WORDS[date.role] }}</span>
         <span class="quiet" role="gridcell">{{ momentWords(date.from) }}</span>
         <span role="gridcell" class="new">
-          <DateField
+          <TypedDate
             v-if="editing === date.id"
-            :date="date"
+            :at="date.to ?? date.from"
+            :label="`New date of ${date.title}`"
+            :time="time"
+            :dates="dates"
+            :own="date.id"
+            :notes="notes && ((at) => notes!(date, at))"
+            instant
             @set="(at) => set(date.id, at)"
             @close="close"
             @blur="editing = null"
@@ -172,7 +195,7 @@ const rows = computed(() =>
           </template>
         </span>
         <span class="why" role="gridcell">
-          <span class="told" :title="told">{{ told }}</span>
+          <span :class="['told', { noted: isNoted }]" :title="told">{{ told }}</span>
           <button v-if="date.rule === 'byHand' && movable" class="plain-link" @click.stop="emit('back', date)">
             {{ backWords }}
           </button>
@@ -262,6 +285,10 @@ input[type='checkbox'] {
   gap: 12px;
   color: var(--quiet);
   overflow: hidden;
+}
+
+.told.noted {
+  color: var(--weld-ink);
 }
 
 .moved {

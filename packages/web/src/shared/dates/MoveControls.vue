@@ -1,37 +1,75 @@
 <script setup lang="ts">
-import { weekdayWord, type PreviewDate, type Snapshot } from '@yarin/core';
-import { ref } from 'vue';
+import { weekdayWord, type PreviewDate } from '@yarin/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { count } from '../words.js';
-import { byDays, toNextClass, toWeekday, type Moves } from './bulkMoves.js';
+import { byDays, fallingOf, toNextClass, toWeekday, type Falling, type Moves } from './bulkMoves.js';
+import { asRead } from './readersDates.js';
+import type { Time } from './termSheet.js';
 
-/** Ways to move many dates at once. */
+/** Ways to move many dates at once. What would fall on a closed day or a weekend is said before it does. */
 const { dates, time } = defineProps<{
   dates: readonly PreviewDate[];
   /** Calendar and class days that they move in. */
-  time: Pick<Snapshot, 'calendar' | 'meetings'>;
+  time: Time;
 }>();
 const emit = defineEmits<{ move: [moves: Moves, how: string] }>();
 
-const days = ref(1);
-const later = (by: number): void =>
-  emit('move', byDays(dates, by), `${count(Math.abs(by), 'day')} ${by < 0 ? 'earlier' : 'later'}`);
+const MOST_DAYS = 366;
+/** As it is typed: a number that is none is told, not changed. */
+const typed = ref('1');
+const days = computed(() => (/^[+-]?\d{1,4}$/.test(typed.value.trim()) ? Number(typed.value) : NaN));
+const trouble = computed(() => {
+  if (typed.value.trim() === '') return 'Give a number of days, as 7 or -2.';
+  if (Number.isNaN(days.value)) return `“${typed.value}” is no number of days; write it as 7 or -2.`;
+  return Math.abs(days.value) > MOST_DAYS ? `At most ${MOST_DAYS} days.` : '';
+});
+const isTold = ref(false);
+
+/** A move that waits for an answer about what would fall on unusual days. */
+const waiting = shallowRef<{ readonly moves: Moves; readonly how: string; readonly falling: Falling } | null>(null);
+watch(
+  () => dates,
+  () => void (waiting.value = null),
+);
+function move(moves: Moves, how: string): void {
+  const falling = fallingOf(dates, moves, time.calendar);
+  if (falling.ids.length === 0) emit('move', moves, how);
+  else waiting.value = { moves, how, falling };
+}
+function answer(moves: Moves, how: string): void {
+  waiting.value = null;
+  emit('move', moves, how);
+}
+function later(): void {
+  isTold.value = true;
+  if (trouble.value !== '') return;
+  isTold.value = false;
+  move(byDays(dates, days.value), `${count(Math.abs(days.value), 'day')} ${days.value < 0 ? 'earlier' : 'later'}`);
+}
 function toDay(event: Event): void {
   const field = event.target as HTMLSelectElement;
   const weekday = Number(field.value);
   field.value = '';
-  emit('move', toWeekday(dates, weekday, time.calendar.weekStartsOn), `to ${weekdayWord(weekday)}`);
+  move(toWeekday(dates, weekday, time.calendar.weekStartsOn), `to ${weekdayWord(weekday)}`);
 }
 </script>
 
 <template>
-  <form class="by" @submit.prevent="later(days)">
-    <input v-model.number="days" type="number" min="-366" max="366" aria-label="How many days later" />
+  <form class="by" @submit.prevent="later">
+    <input
+      v-model="typed"
+      type="text"
+      inputmode="numeric"
+      aria-label="How many days later"
+      :aria-invalid="isTold && trouble !== ''"
+    />
     <button class="plain-link" type="submit">days later</button>
+    <small v-if="isTold && trouble" class="trouble" role="alert">{{ trouble }}</small>
   </form>
   <button
     class="plain-link"
     :disabled="time.meetings.length === 0"
-    @click="emit('move', toNextClass(dates, time), 'to the next class')"
+    @click="move(toNextClass(dates, time), 'to the next class')"
   >
     next class
   </button>
@@ -39,6 +77,18 @@ function toDay(event: Event): void {
     <option value="" selected disabled>weekday</option>
     <option v-for="day in 7" :key="day" :value="day">{{ weekdayWord(day) }}</option>
   </select>
+  <p v-if="waiting" class="falling" role="alert">
+    {{ waiting.falling.ids.length }} of {{ count(Object.keys(waiting.moves).length, 'date') }} would fall on unusual
+    days: {{ asRead(waiting.falling.words) }}.
+    <button
+      class="plain-link"
+      @click="answer({ ...waiting.moves, ...waiting.falling.onward }, `${waiting.how}, off closed days`)"
+    >
+      move those on to the next teaching day
+    </button>
+    <button class="plain-link" @click="answer(waiting.moves, waiting.how)">move all as they are</button>
+    <button class="plain-link" @click="waiting = null">don’t move</button>
+  </p>
 </template>
 
 <style scoped>
@@ -52,8 +102,25 @@ input {
   width: 56px;
 }
 
+input[aria-invalid='true'],
+.trouble {
+  color: var(--madder);
+}
+
 button:disabled {
   color: var(--ash-ink);
   cursor: default;
+}
+
+.falling {
+  order: 9;
+  flex-basis: 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  margin: 0;
+  padding: 3px 8px;
+  background: var(--weld-paper);
+  color: var(--weld-ink);
 }
 </style>
