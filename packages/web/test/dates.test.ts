@@ -12,7 +12,7 @@ import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
 import { narrowRules } from '../src/plan/when/narrowRules.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
-import { along, byDays, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
+import { along, byDays, fallingOf, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
 import { workOf, workWords } from '../src/plan/when/workWords.js';
 import { useSelection } from '../src/shared/dates/useSelection.js';
 
@@ -48,14 +48,25 @@ describe('many dates at once', () => {
     expect(byDays(dates, -14)).toEqual({ a: '2027-01-29T23:59', b: '2027-02-02T08:00' });
     expect(byDays(dates, 0)).toEqual({});
   });
-  it('go to the next class, over a closed class day', () => {
-    expect(toNextClass(dates, shell)).toEqual({ a: '2027-02-16T23:59', b: '2027-02-23T08:00' });
+  it('go to the next class, over a closed class day, and take its hour', () => {
+    expect(toNextClass(dates, shell)).toEqual({ a: '2027-02-16T14:00', b: '2027-02-23T14:00' });
     expect(toNextClass([date('late', '2027-05-06T10:00')], shell)).toEqual({});
   });
   it('go to another weekday of their week, as weeks are cut', () => {
     expect(toWeekday(dates, 3)).toEqual({ a: '2027-02-10T23:59', b: '2027-02-17T08:00' });
     expect(toWeekday([date('a', '2027-02-12T23:59')], 7)).toEqual({ a: '2027-02-14T23:59' });
     expect(toWeekday([date('a', '2027-02-12T23:59')], 7, 7)).toEqual({ a: '2027-02-07T23:59' });
+  });
+  it('what would fall on closed days and weekends is told, with the teaching day after each', () => {
+    const moves = { a: '2027-02-18T23:59', b: '2027-02-20T08:00' };
+    expect(fallingOf(dates, moves, shell.calendar)).toEqual({
+      ids: ['a', 'b'],
+      words: '1 on holiday, 1 on a Saturday',
+      onward: { a: '2027-02-19T23:59', b: '2027-02-22T08:00' },
+    });
+    expect(fallingOf(dates, { a: '2027-02-17T23:59' }, shell.calendar).ids).toEqual([]);
+    // What stood on a Sunday may stand on one.
+    expect(fallingOf([date('s', '2027-02-14T23:59')], { s: '2027-02-21T23:59' }, shell.calendar).ids).toEqual([]);
   });
   it('dragged together they keep their distance', () => {
     expect(along(dates, dates[0]!, '2027-02-15')).toEqual({ a: '2027-02-15T23:59', b: '2027-02-19T08:00' });

@@ -58,7 +58,7 @@ export function classDaysOf(section: string, from: readonly Meeting[], to: reado
 }
 
 /** Places of the moments that concern a section: its own, and those of everybody. */
-export const concerning = ({ moments }: PlanRetimeJob, section: string): number[] =>
+const concerning = ({ moments }: PlanRetimeJob, section: string): number[] =>
   moments.flatMap(({ for: people }, at) => (people === undefined || people === section ? [at] : []));
 
 /** What a section is moved by: its own class meetings and class-day map, with the moments that concern it. */

@@ -25,7 +25,7 @@ export function seriesPattern(
 }
 
 /** Every series of an old pattern, in the order in which it names them. */
-export const seriesPatterns = (before: readonly Meeting[], after: readonly Meeting[]): SeriesPattern[] =>
+const seriesPatterns = (before: readonly Meeting[], after: readonly Meeting[]): SeriesPattern[] =>
   [...new Set(before.map(({ series }) => series))].map((name) => seriesPattern(name, before, after));
 
 const placeIn = (weekday: Weekday, weekStartsOn: Weekday): number => (weekday - weekStartsOn + 7) % 7;

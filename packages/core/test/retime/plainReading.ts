@@ -104,7 +104,7 @@ function plainly({ policy = {}, byHand = {} }: RetimeJob, classes: PlainClasses,
   };
 }
 
-export const samePeople = (a: Plain, b: Plain): boolean =>
+const samePeople = (a: Plain, b: Plain): boolean =>
   a.moment.item !== undefined && a.moment.item === b.moment.item && a.moment.for === b.moment.for;
 
 function findClassEvents({ from, classes, all }: Plains, job: RetimeJob): void {
@@ -274,7 +274,7 @@ interface Counted {
 }
 
 /** The meetings that the rest counts: of the series that it names or counts, else those without a name, or all. */
-export function countedBy({ from, to, classes }: Plains, { moment, counts }: Plain): Counted {
+function countedBy({ from, to, classes }: Plains, { moment, counts }: Plain): Counted {
   if (counts !== undefined) return counts;
   if (moment.series !== undefined) return classes.series(moment.series);
   return {

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { KIND_WORDS, monthWord, parseDay, ROLE_WORDS, weekdayWord } from '@yarin/core';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
 import { useCourseStore } from '../courseStore.js';
+import { moveMoments } from '../../shared/api/courses.js';
+import { sentenceOf } from '../../shared/api/client.js';
+import { termSheet } from '../../shared/dates/termSheet.js';
 import ManyDates from './ManyDates.vue';
 import MonthTable from './MonthTable.vue';
-import { datesOf, monthOf, monthsOf } from './months.js';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { datesOf, loadsOf, monthOf, monthsOf, type CourseDate } from './months.js';
+import { dayWords, momentWords } from '../../shared/dates/readersDates.js';
 
 const course = useCourseStore();
 const router = useRouter();
@@ -43,6 +46,43 @@ const { inSight, height, scrollTo } = useRowWindow(scroller, () => dates.value.l
 
 const open = (key: string): void => void router.push({ params: { part: '' }, query: { item: key } });
 
+/** While a date is dragged: the day under it, with what is on it. */
+const dragged = ref('');
+const said = ref('');
+const trouble = ref('');
+/** What stood before the last move, to be put back. */
+const before = shallowRef<Readonly<Record<string, string>> | null>(null);
+const sheet = computed(() =>
+  termSheet({ calendar: calendar.value, meetings: course.view!.summary.meetings }, loadsOf(course.view!.items)),
+);
+const overWords = (day: number): string =>
+  [dayWords(day), sheet.value.wordsFor(day)].filter((words) => words !== '').join(' · ');
+
+async function moveAll(moves: Readonly<Record<string, string>>, words: string): Promise<void> {
+  trouble.value = '';
+  said.value = '';
+  try {
+    const { id, version } = course.view!.summary;
+    const answer = await moveMoments(id, version, moves);
+    await course.reload();
+    before.value = answer.before;
+    said.value = words;
+  } catch (error) {
+    trouble.value = sentenceOf(error);
+  }
+}
+async function move({ id, at, title }: CourseDate, day: string): Promise<void> {
+  if (day === at.slice(0, 10)) return;
+  const to = `${day}${at.slice(10)}`;
+  await moveAll({ [id]: to }, `${title} moved to ${overWords(parseDay(to))}.`);
+}
+async function putBack(): Promise<void> {
+  const moves = before.value;
+  if (moves === null) return;
+  await moveAll(moves, 'Put back.');
+  before.value = null;
+}
+
 /** The list follows the month. */
 function turn(by: 1 | -1): void {
   shown.value = Math.max(0, Math.min(months.value.length - 1, shown.value + by));
@@ -66,7 +106,19 @@ function turn(by: 1 | -1): void {
           <b>{{ monthWord(month.month) }} {{ month.year }}</b>
           <button class="plain-link" :disabled="shown === months.length - 1" @click="turn(1)">later</button>
         </p>
-        <MonthTable :month="month" :weekdays="weekdays" :today="today" @open="open" />
+        <p v-if="dragged || trouble || said" class="said" :role="trouble ? 'alert' : 'status'">
+          {{ dragged || trouble || said }}
+          <button v-if="!dragged && before" class="plain-link" @click="putBack">put it back</button>
+        </p>
+        <MonthTable
+          :month="month"
+          :weekdays="weekdays"
+          :today="today"
+          :movable="course.mayChange"
+          @open="open"
+          @move="move"
+          @over="(day) => (dragged = day === null ? '' : overWords(day))"
+        />
       </section>
       <section class="list" aria-label="All dates">
         <h2>{{ count(dates.length, 'date') }}</h2>
@@ -121,6 +173,16 @@ function turn(by: 1 | -1): void {
 
 .month {
   overflow: auto;
+}
+
+.said {
+  margin: 0 0 6px;
+  font-size: 13px;
+  color: var(--quiet);
+}
+
+.said[role='alert'] {
+  color: var(--madder);
 }
 
 .head {

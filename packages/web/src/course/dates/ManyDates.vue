@@ -5,6 +5,7 @@ import { fetchRedated, moveMoments } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import DatesTable from '../../shared/dates/DatesTable.vue';
 import MoveControls from '../../shared/dates/MoveControls.vue';
+import NumberBox from '../../shared/NumberBox.vue';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
 import { useSelection } from '../../shared/dates/useSelection.js';
 import { useAnnouncer } from '../../shared/announcer.js';
@@ -122,12 +123,12 @@ const backOne = ({ id }: PreviewDate): void => draft.asItWas(new Set([id]));
       </template>
       <form v-else class="from" @submit.prevent="chooseFrom(fromWeek)">
         choose everything from week
-        <input
-          v-model.number="fromWeek"
-          type="number"
-          min="1"
-          :max="index.teachingWeeks.length"
-          aria-label="From which teaching week on"
+        <NumberBox
+          :value="fromWeek"
+          :least="1"
+          :most="index.teachingWeeks.length"
+          label="From which teaching week on"
+          @set="(week) => (fromWeek = week ?? 1)"
         />
         <button class="plain-link" type="submit">on</button>
         <span class="quiet"> · </span>
@@ -197,10 +198,6 @@ b {
   display: inline-flex;
   gap: 6px;
   align-items: center;
-}
-
-.from input {
-  width: 56px;
 }
 
 .acts {

@@ -1,11 +1,35 @@
 <script setup lang="ts">
-import { ROLE_WORDS } from '@yarin/core';
-import type { MonthView } from './months.js';
+import { formatDay, ROLE_WORDS } from '@yarin/core';
+import { ref } from 'vue';
+import type { CourseDate, MonthView } from './months.js';
 import { momentWords, timeWords } from '../../shared/dates/readersDates.js';
 
 /** One month of a course, each day with what is on it. */
-defineProps<{ month: MonthView; weekdays: readonly string[]; today: number }>();
-const emit = defineEmits<{ open: [key: string] }>();
+defineProps<{
+  month: MonthView;
+  weekdays: readonly string[];
+  today: number;
+  /** Dates can be dragged to another day. */
+  movable: boolean;
+}>();
+const emit = defineEmits<{ open: [key: string]; move: [date: CourseDate, day: string]; over: [day: number | null] }>();
+
+const held = ref<CourseDate | null>(null);
+const under = ref<number | null>(null);
+function over(day: number): void {
+  if (held.value === null || under.value === day) return;
+  under.value = day;
+  emit('over', day);
+}
+function release(): void {
+  held.value = null;
+  under.value = null;
+  emit('over', null);
+}
+function drop(day: number): void {
+  if (held.value !== null) emit('move', held.value, formatDay(day));
+  release();
+}
 const MOST_A_DAY = 4;
 </script>
 
@@ -27,7 +51,10 @@ const MOST_A_DAY = 4;
             exam: day.isExam,
             outside: !day.isInTerm,
             today: day.day === today,
+            under: day.day === under,
           }"
+          @dragover.prevent="over(day.day)"
+          @drop.prevent="drop(day.day)"
         >
           <span class="number">{{ day.date }}</span>
           <span v-if="day.closure" class="closure">{{ day.closure }}</span>
@@ -35,6 +62,9 @@ const MOST_A_DAY = 4;
             <li v-for="date in day.dates.slice(0, MOST_A_DAY)" :key="date.id">
               <button
                 :title="`${ROLE_WORDS[date.role]} ${momentWords(date.at)}: ${date.title}`"
+                :draggable="movable"
+                @dragstart="held = date"
+                @dragend="release"
                 @click="emit('open', date.key)"
               >
                 <span class="role">{{ date.role === 'starts' ? timeWords(date.at) : ROLE_WORDS[date.role] }}</span>
@@ -89,6 +119,10 @@ td {
 
 .exam {
   background: var(--exam);
+}
+
+.under {
+  box-shadow: inset 0 0 0 2px var(--indigo);
 }
 
 .today .number {

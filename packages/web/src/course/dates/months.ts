@@ -1,6 +1,8 @@
+import type { Load } from '../../shared/dates/termSheet.js';
 import {
   civilDate,
   dayFrom,
+  isGraded,
   parseDay,
   weekStartOf,
   type Calendar,
@@ -27,6 +29,12 @@ export const datesOf = (items: readonly SnapshotItem[]): CourseDate[] =>
       moments.map(({ id, role, at, for: whom }) => ({ id, key, title, role, at, whom, kind })),
     )
     .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+
+/** The dates of a course as something that has its load: what is due and graded. */
+export const loadsOf = (items: readonly SnapshotItem[]): Load[] =>
+  items.flatMap((item) =>
+    (item.moments ?? []).map(({ id, role, at }) => ({ id, role, graded: isGraded(item), to: at })),
+  );
 
 export interface MonthDay {
   readonly day: Day;

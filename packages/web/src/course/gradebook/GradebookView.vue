@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
+import NumberBox from '../../shared/NumberBox.vue';
 import { useCourseStore } from '../courseStore.js';
 import ScoreScale from './ScoreScale.vue';
 import { gradebookOf } from './gradebook.js';
@@ -65,16 +66,12 @@ async function add(kind: 'gradeCategory' | 'lineItem', title: string): Promise<v
           <td class="number">{{ category.points }}</td>
           <td class="number">
             <template v-if="category.key">
-              <ElInputNumber
+              <NumberBox
                 v-if="course.mayChange"
-                :model-value="category.weight"
-                size="small"
-                class="weight"
-                :min="0"
-                :max="100"
-                :controls="false"
-                :aria-label="`Weight of ${category.title}, per cent`"
-                @change="(given: number | undefined) => weigh(category.key!, given)"
+                :value="category.weight"
+                :most="100"
+                :label="`Weight of ${category.title}, per cent`"
+                @set="(given) => weigh(category.key!, given)"
               />
               <template v-else>{{ category.weight ?? '' }}</template>
               {{ category.weight === undefined && !course.mayChange ? 'none' : '%' }}
@@ -171,10 +168,6 @@ th {
 .category label {
   font-size: 14.5px;
   font-weight: 400;
-}
-
-.category :deep(.weight) {
-  width: 64px;
 }
 
 .line {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { WAYS, type Attribute } from '@yarin/core';
 import { computed } from 'vue';
+import NumberBox from '../../shared/NumberBox.vue';
 
 const { attribute, problem } = defineProps<{ attribute: Attribute; problem: string | undefined }>();
 const value = defineModel<unknown>();
@@ -8,10 +9,6 @@ const value = defineModel<unknown>();
 const text = computed({
   get: () => (typeof value.value === 'string' ? value.value : ''),
   set: (given: string) => (value.value = given),
-});
-const number = computed({
-  get: () => (typeof value.value === 'number' ? value.value : undefined),
-  set: (given: number | undefined) => (value.value = given ?? undefined),
 });
 const lines = computed({
   get: () => (Array.isArray(value.value) ? value.value.join('\n') : ''),
@@ -28,14 +25,12 @@ const ways = computed({
     <span class="name"
       >{{ attribute.words }} <small v-if="attribute.hint">{{ attribute.hint }}</small></span
     >
-    <ElInputNumber
+    <NumberBox
       v-if="attribute.sort === 'number'"
-      v-model="number"
-      :min="0"
-      :max="attribute.most ?? Infinity"
-      :controls="false"
-      size="small"
-      :aria-label="attribute.words"
+      :value="typeof value === 'number' ? value : undefined"
+      :most="attribute.most"
+      :label="attribute.words"
+      @set="(given) => (value = given)"
     />
     <label v-else-if="attribute.sort === 'truth'" class="choice">
       <input

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { count, standingWords } from '../../shared/words.js';
 import PlanLine from '../PlanLine.vue';
+import TermLength from './TermLength.vue';
 import { usePlanStore } from '../planStore.js';
 import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../planWords.js';
 import { asRead } from '../../shared/dates/readersDates.js';
@@ -34,6 +35,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
       >. Each thing lands {{ landing }}; the course stays closed to learners until you open it.
     </p>
     <ul class="lines">
+      <TermLength />
       <PlanLine v-for="line in lines" :key="line.key" :title="line.title" :detail="line.detail">
         <button
           class="plain-link number"

@@ -11,7 +11,7 @@ import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import type { Weave, WeaveStrand } from './weaveGeometry.js';
 import { dayWords } from '../../shared/dates/readersDates.js';
 
-const { weave, oldName, newName, oldDays, newDays, week, movable } = defineProps<{
+const { weave, oldName, newName, oldDays, newDays, week, movable, wordsFor } = defineProps<{
   weave: Weave;
   oldName: string;
   newName: string;
@@ -20,6 +20,8 @@ const { weave, oldName, newName, oldDays, newDays, week, movable } = defineProps
   /** First day of the week that the table is narrowed to. */
   week: number | null;
   movable: boolean;
+  /** What is on a day of the new term: its class, closed day and load. */
+  wordsFor: (day: number) => string;
 }>();
 const emit = defineEmits<{
   /** `withChosen`: whatever is chosen goes along. */
@@ -84,7 +86,15 @@ onMounted(() =>
   ),
 );
 
-const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(weave.dayAt(held.value.to)))));
+const heldWords = computed(() => {
+  if (held.value === null) return '';
+  const day = parseDay(weave.dayAt(held.value.to));
+  return [dayWords(day), wordsFor(day)].filter((words) => words !== '').join(' · ');
+});
+/** The words stay within the chart. */
+const heldAt = computed(() =>
+  Math.min(width.value - 190, Math.max(190, held.value === null ? 0 : x.value(held.value.to))),
+);
 </script>
 
 <template>
@@ -158,7 +168,7 @@ const heldWords = computed(() => (held.value === null ? '' : dayWords(parseDay(w
           </circle>
         </template>
       </g>
-      <text v-if="held" :x="x(held.to)" :y="NEW_Y - 14" text-anchor="middle" class="held-words">{{ heldWords }}</text>
+      <text v-if="held" :x="heldAt" :y="NEW_Y - 14" text-anchor="middle" class="held-words">{{ heldWords }}</text>
     </svg>
   </div>
 </template>

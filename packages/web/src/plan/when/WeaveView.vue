@@ -17,6 +17,7 @@ import { usePlanStore } from '../planStore.js';
 import { along } from '../../shared/dates/bulkMoves.js';
 import BulkBar from './BulkBar.vue';
 import DatesTable from '../../shared/dates/DatesTable.vue';
+import { termSheet } from '../../shared/dates/termSheet.js';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
 import RulesPanel from './RulesPanel.vue';
@@ -43,7 +44,7 @@ const section = ref<string | null>(null);
 /** Class days and other rules stand beside the weave; what one would do is seen in it. */
 const hasRules = ref(false);
 const trying = shallowRef<readonly PreviewDate[] | null>(null);
-const { all, woven, doubtful, goesNow, dates, selection, chosen } = useWeaveRows({
+const { all, woven, doubtful, goesNow, dates, selection, chosen, hold } = useWeaveRows({
   source: shown,
   section,
   week,
@@ -79,6 +80,7 @@ const terms = computed(() =>
     { calendar: plan.view!.shell.calendar, meetings: [...classDays.value.to] },
   ),
 );
+const sheet = computed(() => termSheet(plan.view!.shell, all.value));
 /** What is unusual about a date where somebody put it, or would. */
 const notesOn = ({ from, role, series }: PreviewDate, at: string): readonly string[] =>
   handNotes(terms.value, { at: from, role, series }, at);
@@ -132,6 +134,7 @@ const pastedOn = computed(() => {
 function setByHand(dates: Readonly<Record<string, string>>): void {
   const [first] = Object.keys(dates);
   if (first === undefined) return;
+  hold();
   plan.setByHand(dates);
   focusOn(first);
   announce(`${count(Object.keys(dates).length, 'date')} set by hand.`);
@@ -211,6 +214,7 @@ watch(dates, ({ length }) => {
             :new-days="daysOf(classDays.to)"
             :week="week"
             :movable="movable"
+            :words-for="sheet.wordsFor"
             @moved="dragged"
             @week="(start) => (week = start)"
             @picked="(id) => ((week = null), focusOn(id))"

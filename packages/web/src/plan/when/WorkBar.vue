@@ -16,6 +16,8 @@ const ids = (suits: (kind: string) => boolean = () => true): string[] =>
   works.value.filter(({ kind }) => suits(kind)).map(({ item }) => item);
 const categories = computed(() => plan.source.items.filter(({ kind }) => kind === 'gradeCategory'));
 const fields = reactive({ points: '', attempts: '', minutes: '' });
+/** What was typed that is no such number, at its box. */
+const trouble = ref<{ readonly name: keyof typeof fields; readonly words: string } | null>(null);
 const ways = ref<readonly (typeof WAYS)[number][]>([]);
 
 function set(items: readonly string[], change: WorkSet, what: string): void {
@@ -25,7 +27,11 @@ function set(items: readonly string[], change: WorkSet, what: string): void {
 function setNumber(name: 'points' | 'attempts' | 'minutes', most: number): void {
   const text = fields[name].trim();
   const value = text === '' ? null : Number(text.replace(',', '.'));
-  if (value !== null && !(value >= 0 && value <= most)) return;
+  trouble.value = null;
+  if (value !== null && !(value >= 0 && value <= most)) {
+    trouble.value = { name, words: Number.isNaN(value) ? `“${text}” is no number.` : `From 0 to ${most}.` };
+    return;
+  }
   const words = value === null ? `no ${name}` : `${value} ${name}`;
   if (name === 'points') set(ids(), { points: value }, words);
   else if (name === 'minutes') set(ids(hasTimeLimit), { minutesAllowed: value === 0 ? null : value }, words);
@@ -54,6 +60,7 @@ function toggleWay(way: (typeof WAYS)[number]): void {
     <form @submit.prevent="setNumber('points', 100000)">
       <input v-model="fields.points" inputmode="decimal" class="short" aria-label="Points" placeholder="–" />
       <button class="plain-link" type="submit">points</button>
+      <small v-if="trouble?.name === 'points'" class="trouble" role="alert">{{ trouble.words }}</small>
     </form>
     <select aria-label="Category" @change="toCategory">
       <option value="" selected disabled>category</option>
@@ -62,10 +69,12 @@ function toggleWay(way: (typeof WAYS)[number]): void {
     <form @submit.prevent="setNumber('attempts', 100)">
       <input v-model="fields.attempts" inputmode="numeric" class="short" aria-label="Attempts" placeholder="–" />
       <button class="plain-link" type="submit">attempts</button>
+      <small v-if="trouble?.name === 'attempts'" class="trouble" role="alert">{{ trouble.words }}</small>
     </form>
     <form v-if="ids(hasTimeLimit).length > 0" @submit.prevent="setNumber('minutes', 1440)">
       <input v-model="fields.minutes" inputmode="numeric" class="short" aria-label="Minutes allowed" placeholder="–" />
       <button class="plain-link" type="submit">minutes</button>
+      <small v-if="trouble?.name === 'minutes'" class="trouble" role="alert">{{ trouble.words }}</small>
     </form>
     <form
       v-if="ids(isHandedIn).length > 0"
@@ -86,6 +95,10 @@ function toggleWay(way: (typeof WAYS)[number]): void {
 </template>
 
 <style scoped>
+.trouble {
+  color: var(--madder);
+}
+
 .work {
   display: flex;
   flex-wrap: wrap;

@@ -85,7 +85,7 @@ export function useWeaveRows({ source, section, week, trying }: Look) {
     return new Map(titles.map(({ id }, place) => [id, place]));
   });
 
-  /** While rows are chosen each stays in its place. */
+  /** While rows are chosen, and after a date was set, each stays in its place. */
   const held = shallowRef<ReadonlyMap<string, number> | null>(null);
   /** Doubts first, cause by cause, then all others by their new date. */
   const dates = computed(() => {
@@ -102,13 +102,19 @@ export function useWeaveRows({ source, section, week, trying }: Look) {
     return rows.sort(inOrder).map(({ date }) => date);
   });
   const selection = useSelection(() => dates.value.map(({ id }) => id));
+  const hold = (): void => void (held.value = new Map(dates.value.map(({ id }, index) => [id, index])));
+  // Another rule, week or course is another list.
+  watch([week, source, section, (): unknown => plan.policies, trying], () => {
+    if (selection.size.value === 0) held.value = null;
+  });
   watch(
     () => selection.size.value > 0,
     (isChoosing) => {
-      held.value = isChoosing ? new Map(dates.value.map(({ id }, index) => [id, index])) : null;
+      if (isChoosing) hold();
+      else held.value = null;
     },
     { flush: 'sync' },
   );
   const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
-  return { all, woven, doubtful, goesNow, dates, selection, chosen };
+  return { all, woven, doubtful, goesNow, dates, selection, chosen, hold };
 }

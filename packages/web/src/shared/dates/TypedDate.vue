@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { formatDay, indexCalendar, parseDay, readTypedDate, standsOn, type Day, type PreviewDate } from '@yarin/core';
+import { formatDay, indexCalendar, parseDay, readTypedDate, standsOn, type Day } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
 import { dateStyle, dayWordsWithYear, momentWords } from './readersDates.js';
 import TermSheet from './TermSheet.vue';
-import { termSheet, type Time } from './termSheet.js';
+import { termSheet, type Load, type Time } from './termSheet.js';
 import { useBesideField } from './useBesideField.js';
 
 /**
@@ -26,7 +26,7 @@ const {
   /** The term and the classes that it is read against. */
   time?: Time | undefined;
   /** What is dated in that term, for its load. */
-  dates?: readonly PreviewDate[];
+  dates?: readonly Load[];
   /** The id of the date itself, which is no load of its own. */
   own?: string | undefined;
   /** The hour where none is typed and there is none, `HH:mm`. */

@@ -42,6 +42,9 @@ export interface TermSheet {
   wordsFor(day: Day): string;
 }
 
+/** A date as far as it makes work. */
+export type Load = Pick<PreviewDate, 'id' | 'role' | 'graded' | 'to'>;
+
 export type Time = Pick<Snapshot, 'calendar' | 'meetings'>;
 
 const WEEK = 7;
@@ -53,7 +56,7 @@ const ORDINALS = ['', 'the first', 'the second', 'the third', 'the fourth', 'the
  * @param dates    what is dated in the term; graded work counts
  * @param without  the date that is being set, which counts nowhere
  */
-export function termSheet({ calendar, meetings }: Time, dates: readonly PreviewDate[], without?: string): TermSheet {
+export function termSheet({ calendar, meetings }: Time, dates: readonly Load[], without?: string): TermSheet {
   const term = indexCalendar(calendar, calendar.weekStartsOn ?? 1);
   const meets = classDaysIn(term, meetings);
   const loads = new Map<Day, number>();
