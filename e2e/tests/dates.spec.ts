@@ -397,6 +397,8 @@ test('2,000 dates by keyboard: from doubt to doubt, set by hand, to the end, all
   const all = page.getByRole('group', { name: '1972 dates chosen' });
   await all.getByRole('textbox', { name: 'How many days later' }).fill('7');
   await all.getByRole('button', { name: 'days later' }).click();
+  await expect(all.getByRole('alert')).toContainText('would fall on unusual days');
+  await all.getByRole('button', { name: 'move all as they are' }).click();
   await expect(row(page, /Fri 7 May/).last()).toBeInViewport();
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.getByRole('link', { name: /^When 1972 dates, 1 doubt/ })).toBeVisible();

@@ -83,7 +83,7 @@ test('the roster is loaded again: changes are said, bad rows told by line, and t
   await expect(report).toContainText('0 sections added, 0 changed, 1 taken off');
   await expect(report).toContainText('24 learners and 24 enrolments of learners left out');
   await expect(report).toContainText('The registrar took the section off: ECO 214-03.');
-  await expect(report).toContainText('classes.csv, line 56');
+  await expect(report).toContainText('classes.csv, line 57');
   await signOut(page, 'Tomas Rhee');
   await choose(page, 'Ines Marant');
   await expect(page.getByRole('region', { name: 'From the registrar' })).toContainText(
@@ -118,7 +118,7 @@ test('somebody puts the month first and has a clock of twelve hours, everywhere 
   await page.getByRole('button', { name: 'Open the plan of ECO 214-02' }).click();
   const needs = page.getByRole('region', { name: 'What needs you' });
   await expect(needs).toContainText('Thu, Feb 18 is Charter Day now');
-  await expect(needs.getByRole('button', { name: /^Wed, Feb 17: Thu, Feb 18 is Charter Day now/ })).toBeVisible();
+  await expect(needs.getByRole('button', { name: /^Teaching day before, Wed, Feb 17: Thu, Feb 18 is Charter Day now/ })).toBeVisible();
   await page.keyboard.press('n');
   const dates = page.getByRole('grid', { name: /^Dates/ });
   await expect(dates.getByRole('row').filter({ hasText: 'Feb 18 is Charter Day' }).first()).toContainText(', 11:59 pm');

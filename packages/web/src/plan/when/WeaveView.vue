@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  classDaysOf,
-  handNotes,
-  indexTerms,
-  parseDay,
-  weekdayWords,
-  type Meeting,
-  type PreviewDate,
-} from '@yarin/core';
+import { classDaysOf, handNotes, indexTerms, parseDay, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
@@ -26,10 +18,10 @@ import SectionsCompared from './SectionsCompared.vue';
 import WeaveChart from './WeaveChart.vue';
 import WeaveLook from './WeaveLook.vue';
 import WorkBar from './WorkBar.vue';
-import { workOf, workWords } from './workWords.js';
+import { useBesideDates } from './useBesideDates.js';
 import { useWeaveRows } from './useWeaveRows.js';
-import { weaveOf, type WeekBox } from './weaveGeometry.js';
-import { dayWords, momentWords, patternWords } from '../../shared/dates/readersDates.js';
+import { weaveOf } from './weaveGeometry.js';
+import { classWords, weekWords } from './weaveWords.js';
 
 const plan = usePlanStore();
 const { announce } = useAnnouncer();
@@ -95,32 +87,7 @@ const heading = computed(() => {
 
 /** Points and more beside the dates, for those who want them. */
 const showsWork = ref(false);
-const byId = computed(() => new Map(plan.source.items.map((item) => [item.id, item])));
-const beside = computed(() => {
-  if (trying.value !== null)
-    return ({ id }: PreviewDate): string => {
-      const now = goesNow.value.get(id);
-      return now === undefined ? 'as now' : now === null ? 'now without a date' : `now ${momentWords(now)}`;
-    };
-  if (!showsWork.value) return undefined;
-  const sets = plan.decisions.sets ?? {};
-  const titleOf = (id: string): string => byId.value.get(id)?.title ?? '';
-  return ({ item }: PreviewDate): string => {
-    const work = workOf(byId.value.get(item)!, sets[item], (id) => byId.value.get(id));
-    return work === undefined ? '' : workWords(work, titleOf);
-  };
-});
-/** Class days beside a strip, with their hours where there is room. */
-const MOST_LETTERS = 'Mon Wed 9:00 am'.length;
-function daysOf(meetings: readonly Meeting[]): string {
-  const words = patternWords(meetings);
-  return words.length > MOST_LETTERS ? weekdayWords(meetings) : words;
-}
-/** “week 4, from Mon 1 Feb”. */
-function weekWords({ is, label, start }: WeekBox): string {
-  const from = `from ${dayWords(start)}`;
-  return is === 'outside' ? from : `${is === 'teaching' ? `week ${label}` : label}, ${from}`;
-}
+const beside = useBesideDates({ goesNow, trying, showsWork });
 const pasted = shallowRef<readonly string[] | null>(null);
 /** A pasted column falls on what is chosen, else on the rows from the focused one on. */
 const pastedOn = computed(() => {
@@ -210,8 +177,8 @@ watch(dates, ({ length }) => {
             :weave="weave"
             :old-name="shown.source.course.term"
             :new-name="plan.sides!.new.term"
-            :old-days="daysOf(classDays.from)"
-            :new-days="daysOf(classDays.to)"
+            :old-days="classWords(classDays.from)"
+            :new-days="classWords(classDays.to)"
             :week="week"
             :movable="movable"
             :words-for="sheet.wordsFor"

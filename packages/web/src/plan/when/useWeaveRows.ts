@@ -104,9 +104,19 @@ export function useWeaveRows({ source, section, week, trying }: Look) {
   const selection = useSelection(() => dates.value.map(({ id }) => id));
   const hold = (): void => void (held.value = new Map(dates.value.map(({ id }, index) => [id, index])));
   // Another rule, week or course is another list.
-  watch([week, source, section, (): unknown => plan.policies, trying], () => {
-    if (selection.size.value === 0) held.value = null;
-  });
+  const looked = (): unknown[] => [
+    week.value,
+    source.value.source.course.id,
+    section.value,
+    trying.value !== null,
+    plan.policies,
+  ];
+  watch(
+    () => JSON.stringify(looked()),
+    () => {
+      if (selection.size.value === 0) held.value = null;
+    },
+  );
   watch(
     () => selection.size.value > 0,
     (isChoosing) => {
