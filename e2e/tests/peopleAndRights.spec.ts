@@ -118,7 +118,9 @@ test('somebody puts the month first and has a clock of twelve hours, everywhere 
   await page.getByRole('button', { name: 'Open the plan of ECO 214-02' }).click();
   const needs = page.getByRole('region', { name: 'What needs you' });
   await expect(needs).toContainText('Thu, Feb 18 is Charter Day now');
-  await expect(needs.getByRole('button', { name: /^Teaching day before, Wed, Feb 17: Thu, Feb 18 is Charter Day now/ })).toBeVisible();
+  await expect(
+    needs.getByRole('button', { name: /^Teaching day before, Wed, Feb 17: Thu, Feb 18 is Charter Day now/ }),
+  ).toBeVisible();
   await page.keyboard.press('n');
   const dates = page.getByRole('grid', { name: /^Dates/ });
   await expect(dates.getByRole('row').filter({ hasText: 'Feb 18 is Charter Day' }).first()).toContainText(', 11:59 pm');

@@ -80,7 +80,7 @@ describe('finding', () => {
     expect(await ids('prn 2026')).toEqual(['prn110-s26-01']);
     expect(await ids('eco214', {}, 'p-brandt')).toEqual([]);
     expect(await ids('shared template', {}, 'p-brandt')).toEqual(['tmpl-field']);
-    expect((await find({}, 'p-rhee')).total).toBe(56);
+    expect((await find({}, 'p-rhee')).total).toBe(57);
     expect(await ids('prn 2027', {}, 'p-oda')).toEqual([]);
     expect(await ids('eco214', {}, 'p-oda')).toEqual(ECO);
   });

@@ -136,7 +136,7 @@ describe('loading the roster again', () => {
     );
     const { body } = await load(bad).expect(200);
     expect(body.sections.added).toBe(1);
-    expect(body.problems).toMatchObject([{ code: 'noSuchCourse', where: '/classes.csv/57' }]);
+    expect(body.problems).toMatchObject([{ code: 'noSuchCourse', where: '/classes.csv/58' }]);
     expect((await rhee.get('/api/roster')).body.last.problems).toHaveLength(1);
   });
   it('is for administrators of the whole college, and needs its files', async () => {

@@ -16,13 +16,15 @@ function landingWords(step: Extract<Step, { step: 'landing' }>): string {
   return `${dayWords(parseDay(step.from))} ${reason}, ${on} ${what}`;
 }
 
-/** One link of the chain in words; empty when it goes without saying. */
-function stepWords(step: Step): string {
+/**
+ * One link of the chain in words; empty when it goes without saying.
+ *
+ * @param what  what a meeting is called: “class”, “lab”
+ */
+function stepWords(step: Step, what: string): string {
   switch (step.step) {
-    case 'tied': {
-      const what = step.series ?? 'class';
+    case 'tied':
       return step.at === 'during' ? `during ${what}` : `${step.at} of ${what}`;
-    }
     case 'ahead':
       return step.missing
         ? `there is no week ${step.old}, so ahead of the last, week ${step.new}`
@@ -34,7 +36,7 @@ function stepWords(step: Step): string {
           ? 'the week of it'
           : `${plural(step.weeks, 'week')} after it`;
     case 'meetingShare':
-      return `class ${step.number} of ${step.of}, the same share`;
+      return `${what} ${step.number} of ${step.of}, the same share`;
     case 'teachingWeek':
       return step.missing ? `there is no week ${step.old}, so the last, week ${step.new}` : `week ${step.new}`;
     case 'weekday':
@@ -64,8 +66,8 @@ function stepWords(step: Step): string {
       return `${plural(step.weeks, 'week')} after the last teaching week`;
     case 'meeting': {
       const which = step.missing
-        ? `there is no such class any more, so the last, class ${step.number}`
-        : `class ${step.number}`;
+        ? `there is no such ${what} any more, so the last, ${what} ${step.number}`
+        : `${what} ${step.number}`;
       return step.days === 0 ? which : `${which}, ${away(step.days, 'it')}`;
     }
     case 'nearest':
@@ -95,8 +97,10 @@ function stepWords(step: Step): string {
 
 /** Why a date goes where it goes, as one sentence without a full stop: “week 6, Wed → Thu; Thu 18 Feb is Charter Day, next teaching day”. */
 export function explain({ steps }: Pick<Retimed, 'steps'>): string {
+  const tied = steps.find((step) => step.step === 'tied');
+  const what = (tied?.step === 'tied' ? tied.series : undefined) ?? 'class';
   return steps
-    .map(stepWords)
+    .map((step) => stepWords(step, what))
     .filter((words) => words !== '')
     .join(', ');
 }

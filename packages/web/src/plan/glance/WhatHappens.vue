@@ -16,6 +16,11 @@ const remarks = computed(() => [
   ...standingWords(plan.view!.standing),
   ...plan.view!.notices.map(({ sentence }) => asRead(sentence)),
 ]);
+/** “; 19 of them go with their class”. */
+const withClass = computed(() => {
+  const tied = plan.preview!.dates.filter(({ steps }) => steps.some(({ step }) => step === 'tied')).length;
+  return tied === 0 ? '' : `; ${tied} of them ${tied === 1 ? 'goes' : 'go'} with their class`;
+});
 const LANDING = { 'as it was': 'as it was', draft: 'as drafts', hidden: 'hidden' } as const;
 const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it was']);
 </script>
@@ -32,7 +37,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
       {{ count(plan.preview!.dates.length, 'date goes', 'dates go') }} to
       <RouterLink class="place-link" :to="{ params: { knot: 'when' } }"
         >{{ ruleWords(plan.policy) }}, {{ weekdayMapWords(plan.policy) }}</RouterLink
-      >. Each thing lands {{ landing }}; the course stays closed to learners until you open it.
+      >{{ withClass }}. Each thing lands {{ landing }}; the course stays closed to learners until you open it.
     </p>
     <ul class="lines">
       <TermLength />
