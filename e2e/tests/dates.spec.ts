@@ -231,7 +231,7 @@ test('after the run: a storm moves everything from week 7 on by two days in one 
   await page.getByRole('region', { name: 'What was done' }).waitFor();
   await page.goto(`${app.address}/course/eco214-s27-02/dates`);
   await page.getByRole('button', { name: 'many at once' }).click();
-  await page.getByRole('spinbutton', { name: 'From which teaching week on' }).fill('7');
+  await page.getByRole('textbox', { name: 'From which teaching week on' }).fill('7');
   await page.getByRole('button', { name: 'on', exact: true }).click();
   await expect(page.getByRole('checkbox', { checked: true }).nth(7)).toBeInViewport();
   const days = page.getByRole('textbox', { name: 'How many days later' });
@@ -408,4 +408,87 @@ test('2,000 dates by keyboard: from doubt to doubt, set by hand, to the end, all
   await expect(row(page, /no date cleared/).last()).toBeInViewport();
   await page.getByRole('button', { name: /and 1970 more: no date, as the rest again$/ }).click();
   await expect(page.getByRole('link', { name: /^When 1972 dates, 1 doubt/ })).toBeVisible();
+});
+
+test('a date is typed as people write it and picked from the term, with what is on that day said before it is set', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openDates(page);
+  const table = page.getByRole('grid', { name: /^Dates/ });
+  const field = page.getByRole('textbox', { name: 'New date of Field journal' });
+  await table.focus();
+  await page.keyboard.press('h');
+  await field.fill('31 Feb');
+  await expect(page.getByRole('alert')).toHaveText('There is no 31 Feb; that month has 28 days in 2027.');
+  await page.keyboard.press('Enter');
+  await expect(field).toBeVisible();
+  await field.fill('Sat of week 6');
+  await expect(page.getByRole('status').filter({ hasText: 'Sat 20 Feb 23:59 · a Saturday' })).toBeVisible();
+
+  await page.keyboard.press('ArrowDown');
+  const sheet = page.getByRole('grid', { name: 'Days of the term' });
+  await expect(sheet.getByRole('button', { name: /^Sat 20 Feb/ })).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(sheet.getByRole('button', { name: /^Thu 18 Feb, Charter Day/ })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(sheet).toHaveCount(0);
+  await expect(field).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(field).toHaveCount(0);
+  // It stays in its row, with a note of what is unusual about the day; undo takes it back.
+  await expect(row(page, /Field journal first part/)).toContainText('Sat 27 Feb 23:59');
+  await expect(row(page, /Field journal first part/)).toContainText('set by hand · a Saturday');
+  await page.keyboard.press('Control+z');
+  await expect(row(page, /Field journal first part/)).toContainText('Sun 7 Mar 23:59');
+});
+
+test('a course of fifteen weeks goes into eight summer weeks: the plan says how, and offers the next best way', async ({
+  page,
+  app,
+}) => {
+  await page.goto(app.address);
+  await page.getByRole('button', { name: 'Jonas Hale' }).click();
+  await page.getByRole('heading', { level: 1, name: /starts in 48 days/ }).waitFor();
+  const plan = await page.evaluate(async () => {
+    const body = JSON.stringify({ sources: ['his212-s26-01'], destination: 'his212-u27-01' });
+    const answer = await fetch('/api/plans', { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+    return ((await answer.json()) as { id: string }).id;
+  });
+  await page.goto(`${app.address}/plan/${plan}`);
+  const happens = page.getByRole('region', { name: 'What will happen' });
+  await expect(happens).toContainText(
+    'The new term is 7 weeks shorter: 15 weeks became 8, dates go to the same share of the term',
+  );
+  await expect(happens).toContainText('No week holds more graded work than the limit of 4.');
+  await happens.getByRole('button', { name: 'or the same class meeting 4 dates go elsewhere, 0 in doubt' }).click();
+  await expect(happens).toContainText('15 weeks became 8, dates go to the same class meeting');
+  await happens.getByRole('button', { name: /^or the same share of the term/ }).click();
+  await expect(happens).toContainText('15 weeks became 8, dates go to the same share of the term');
+});
+
+test('after the run a date is dragged in the month, what is on the day said, and it is put back', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+  await page.goto(`${app.address}/course/eco214-s27-02/dates`);
+  const month = page.getByRole('region', { name: 'Month' });
+  const cell = (day: string) =>
+    month
+      .getByRole('cell')
+      .filter({ has: page.getByText(day, { exact: true }) })
+      .first();
+  const quiz = month.getByRole('button', { name: /Quiz 1/ }).last();
+  await quiz.dragTo(cell('20'));
+  await expect(month.getByRole('status')).toContainText(/^Quiz 1 moved to Wed 20 Jan/);
+  await month.getByRole('button', { name: 'put it back' }).click();
+  await expect(month.getByRole('status')).toContainText('Put back.');
 });

@@ -88,8 +88,8 @@ export function settlementsFor(cause: Flag, doubts: readonly Doubt[]): Settlemen
     add(name, settled, free);
   }
   if (cause === 'noSuchWeek') {
-    const earlier = weeksEarlier(free).map(({ doubt, day }) => [doubt, at(doubt, day)] as const);
-    add('weeksEarlier', earlier, free);
+    const earlier = weeksEarlier(doubts).map(({ doubt, day }) => [doubt, at(doubt, day)] as const);
+    add('weeksEarlier', earlier, doubts);
   }
   return found;
 }

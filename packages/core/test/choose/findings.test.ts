@@ -95,7 +95,7 @@ describe('other findings', () => {
     ]);
   });
   it('heldOutside: the tool link with an outside id, and what launches it', () => {
-    const tool = item('toolLink', 't', { details: { outsideCourseId: '58113' } });
+    const tool = item('toolLink', 't', { details: { outsideCourseId: 'kx-2041' } });
     const work = item('assignment', 'w', { links: [{ type: 'launches', to: 't' }] });
     expect(found('heldOutside', [tool, work, item('toolLink', 'free')])).toEqual(['t', 'w']);
   });

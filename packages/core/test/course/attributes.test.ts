@@ -18,7 +18,7 @@ describe('details of a kind', () => {
     ['gradeCategory', { weight: 100, official: true }],
     ['scoreScale', { rounding: 'half up', learnersSee: 'letter' }],
     ['rubric', { rows: ['Question', 'Method'], points: 20 }],
-    ['toolLink', { service: 'drill.example', outsideCourseId: '58113', launch: 'https://drill.example/launch' }],
+    ['toolLink', { service: 'drill.example', outsideCourseId: 'kx-2041', launch: 'https://drill.example/launch' }],
     ['page', { anything: 'that is no attribute of a page' }],
   ])('%s takes %j', (kind, details) => expect(problems(kind, details)).toEqual([]));
 

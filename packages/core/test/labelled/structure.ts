@@ -125,7 +125,7 @@ const MIXED: LabelledCourse = {
     item('unit', 'within', { parent: 'holds-empty' }),
     item('label', 'line-of-text', { parent: 'holds-empty' }),
     // heldOutside and originalityCheck
-    item('toolLink', 'outside', { details: { service: 'drill.example', outsideCourseId: '58113' } }),
+    item('toolLink', 'outside', { details: { service: 'drill.example', outsideCourseId: 'kx-2041' } }),
     item('toolLink', 'free', { details: { service: 'maps.example' } }),
     item('assignment', 'drill', { body: text('24'), links: [{ type: 'launches', to: 'outside' }] }),
     item('quiz', 'map-quiz', { body: text('25'), links: [{ type: 'launches', to: 'free' }] }),

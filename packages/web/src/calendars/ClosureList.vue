@@ -74,9 +74,9 @@ function setDay(closure: Closure, side: 'from' | 'to', date: string): void {
               </select>
             </td>
             <td v-for="side in ['from', 'to'] as const" :key="side" class="side">
-              <span class="quiet small">{{ dayWords(parseDay(closure[side])).slice(0, 3) }}</span>
               <DayField
                 :model-value="closure[side]"
+                :time="{ calendar: draft, meetings: [] }"
                 :label="`${side === 'from' ? 'First' : 'Last'} day of ${closureWords(closure)}`"
                 @update:model-value="(date) => setDay(closure, side, date)"
               />

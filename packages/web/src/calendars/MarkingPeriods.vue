@@ -57,6 +57,7 @@ const take = (at: number): void => set(own.value.toSpliced(at, 1), `${own.value[
           v-for="side in ['from', 'to'] as const"
           :key="side"
           :model-value="period[side]"
+          :time="{ calendar: holding, meetings: [] }"
           :label="`${period.name}, ${side === 'from' ? 'first' : 'last'} day`"
           @update:model-value="(date) => change(at, { [side]: date })"
         />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ATTRIBUTES, isWork, KIND_WORDS, LINK_FIELDS, LONGEST_TITLE } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
+import NumberBox from '../../shared/NumberBox.vue';
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { isConflict, placesOf, sentenceOf } from '../../shared/api/client.js';
 import { fetchItem, saveItem } from '../../shared/api/courses.js';
@@ -145,13 +146,11 @@ onBeforeRouteUpdate(mayLeave);
       </div>
       <label v-if="hasPoints" class="field">
         <span>points</span>
-        <ElInputNumber
-          v-model="draft.points"
-          :min="0"
-          :max="100000"
-          :controls="false"
-          size="small"
-          aria-label="points"
+        <NumberBox
+          :value="draft.points ?? undefined"
+          :most="100000"
+          label="points"
+          @set="(points) => (draft.points = points)"
         />
         <small v-if="places.has('/changes/points')" class="problem">{{ places.get('/changes/points') }}</small>
       </label>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LinkField } from '@yarin/core';
 import { computed } from 'vue';
+import NumberBox from '../../shared/NumberBox.vue';
 import { useCourseStore } from '../courseStore.js';
 
 const { field } = defineProps<{ field: LinkField }>();
@@ -32,13 +33,10 @@ const chosen = computed({
     </ElSelect>
     <span v-if="field.type === 'draws'" class="many">
       <template v-for="key in keys" :key="key">
-        <ElInputNumber
-          :model-value="quantities[key]"
-          size="small"
-          :min="0"
-          :controls="false"
-          aria-label="how many are drawn"
-          @change="(many: number | undefined) => (quantities = { ...quantities, [key]: many ?? 0 })"
+        <NumberBox
+          :value="quantities[key]"
+          label="how many are drawn"
+          @set="(many) => (quantities = { ...quantities, [key]: many ?? 0 })"
         />
         are drawn
       </template>

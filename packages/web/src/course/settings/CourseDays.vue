@@ -22,6 +22,7 @@ const words = (date: string): string => dayWordsWithYear(parseDay(date));
       <DayField
         v-if="course.mayChange"
         :model-value="view[name] ?? view.calendar[term]"
+        :time="{ calendar: view.calendar, meetings: view.summary.meetings }"
         :label="`The course ${role} on`"
         @update:model-value="(date) => course.edit({ [name]: date })"
       />

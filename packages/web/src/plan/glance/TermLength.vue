@@ -34,7 +34,8 @@ const detail = computed(() =>
 /** Of the other rules the one with the fewest doubts. */
 const next = computed(() => {
   const rule = plan.policy.rule ?? 'week';
-  const others = from.value.suggestion.others.filter(({ policy }) => (policy.rule ?? 'week') !== rule);
+  const { proposed, others: tried } = from.value.suggestion;
+  const others = [proposed, ...tried].filter(({ policy }) => (policy.rule ?? 'week') !== rule);
   return others.reduce<(typeof others)[number] | undefined>(
     (best, each) => (best === undefined || each.doubts < best.doubts ? each : best),
     undefined,

@@ -9,11 +9,11 @@ import { count } from '../../shared/words.js';
 const { cause } = defineProps<{ cause: DoubtCause }>();
 const plan = usePlanStore();
 
-/** “3 of 5 dates”, where it is not all of them and no others. */
+/** What it would do to how many: “all 5”, “3 of 5 dates”; nothing for the only one. */
 function reachOf({ dates }: Settlement): string {
   const size = Object.keys(dates).length;
   const all = cause.moments.length;
-  if (size === all) return '';
+  if (size === all) return all === 1 ? '' : `all ${all}`;
   return size < all ? `${size} of ${all} dates` : count(size, 'date');
 }
 </script>
