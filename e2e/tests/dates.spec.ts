@@ -43,6 +43,16 @@ test('many dates are chosen by keyboard, moved, given another rule, cleared and 
   await expect(page.getByRole('button', { name: /^Lab 6: flow and discharge: no date/ })).toBeVisible();
 });
 
+test('a stretch of dates is chosen by pressing two boxes, the second with Shift', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDates(page);
+  const boxes = page.getByRole('checkbox', { name: /^Choose / });
+  await boxes.nth(1).click();
+  await boxes.nth(4).click({ modifiers: ['Shift'] });
+  await expect(page.getByRole('group', { name: '4 dates chosen' })).toBeVisible();
+  await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(4);
+});
+
 test('what another rule would do is seen before it is taken, and a class-day map is changed day by day', async ({
   page,
   app,

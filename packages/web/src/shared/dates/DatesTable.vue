@@ -109,6 +109,14 @@ function pressedRow(index: number, event: MouseEvent): void {
   else if (event.ctrlKey || event.metaKey) emit('toggle', index);
 }
 
+/** With Shift a stretch of rows is chosen, from the one that was pressed last. */
+function pressedBox(index: number, { shiftKey }: MouseEvent): void {
+  const before = focused.value;
+  focused.value = index;
+  if (shiftKey) emit('extend', index, before);
+  else emit('toggle', index);
+}
+
 /** Rows by their place, so that a change of the dates rewrites them instead of making them anew. */
 const rows = computed(() =>
   inSight.value.map(({ index, start }) => {
@@ -166,7 +174,7 @@ const rows = computed(() =>
             tabindex="-1"
             :checked="chosen.has(date.id)"
             :aria-label="`Choose ${date.title}, ${ROLE_WORDS[date.role]}${date.for ? ` for ${date.for}` : ''}`"
-            @click.stop="((focused = index), emit('toggle', index))"
+            @click.stop="pressedBox(index, $event)"
           />
         </span>
         <span class="title" role="gridcell"
