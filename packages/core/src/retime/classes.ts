@@ -4,6 +4,9 @@ import { countingPattern, listMeetings, type ClassMeeting, type MeetingList } fr
 import type { Meeting } from '../schemas/calendar.js';
 import type { Role } from '../schemas/retimeJob.js';
 import { classDayMap, classDaysIn, seriesPattern } from './classDayMap.js';
+import type { Step } from './steps.js';
+
+type TiedAt = Extract<Step, { readonly step: 'tied' }>['at'];
 
 /** The class meetings of one name, and those of the new term that answer to them. */
 export interface Series {
@@ -20,6 +23,8 @@ export interface Series {
   readonly dayMap: ReadonlyMap<Weekday, Weekday>;
   /** Both sides meet in numbered weeks only, so that its classes are counted instead of weeks. */
   readonly isAlternate: boolean;
+  /** The link of a chain that says how something is tied to its meetings. */
+  readonly tied: Readonly<Record<TiedAt, Step>>;
 }
 
 /** The class meeting that a moment is tied to. */
@@ -144,6 +149,7 @@ function makeSeries(
   const after = listMeetings(to, newPattern);
   const oldWeekdays = classDaysIn(oldPattern, to.weekStartsOn);
   const newWeekdays = classDaysIn(newPattern, to.weekStartsOn);
+  const tiedAt = (at: TiedAt): Step => ({ step: 'tied', at, ...(name === undefined ? {} : { series: name }) });
   const haveWeeks = [...oldPattern, ...newPattern].every(({ weeks }) => weeks !== undefined);
   return {
     name,
@@ -155,6 +161,7 @@ function makeSeries(
     newWeekdays,
     dayMap: classDayMap(oldWeekdays, newWeekdays),
     isAlternate: haveWeeks && before.meetings.length > 0 && after.meetings.length > 0,
+    tied: { start: tiedAt('start'), end: tiedAt('end'), during: tiedAt('during') },
   };
 }
 

@@ -185,23 +185,9 @@ function settle(moving: Moving, at: Place, { day, flags, steps }: Placed, minute
   }
 }
 
-const tiedSteps = new Map<string | undefined, Readonly<Record<'start' | 'end' | 'during', Step>>>();
-
 /** How a moment is tied, one object for all that are tied alike. */
-function tiedStep({ meeting, series: { name } }: Tie, minute: Minute): Step {
-  let steps = tiedSteps.get(name);
-  if (steps === undefined) {
-    const make = (at: 'start' | 'end' | 'during'): Step => ({
-      step: 'tied',
-      at,
-      ...(name === undefined ? {} : { series: name }),
-    });
-    steps = { start: make('start'), end: make('end'), during: make('during') };
-    if (tiedSteps.size > 100) tiedSteps.clear();
-    tiedSteps.set(name, steps);
-  }
-  return steps[minute === meeting.start ? 'start' : minute === meeting.end ? 'end' : 'during'];
-}
+const tiedStep = ({ meeting, series: { tied } }: Tie, minute: Minute): Step =>
+  tied[minute === meeting.start ? 'start' : minute === meeting.end ? 'end' : 'during'];
 
 const tiedMinute = ({ policy }: Intent, { meeting }: Tie, minute: Minute, answer: ClassMeeting | undefined): Minute =>
   policy.hour === 'keep' || answer === undefined ? minute : hourIn(minute, meeting, answer);

@@ -29,7 +29,7 @@ export function readTypedDate(text: string, reading: TypedReading): Result<strin
 
 /** The same for many texts that are read against one term. */
 export function typedReader(
-  reading: Omit<TypedReading, 'at' | 'time'> & Pick<TypedReading, 'at' | 'time'>,
+  reading: TypedReading,
 ): (text: string, own?: Pick<TypedReading, 'at' | 'time'>) => Result<string> {
   const { calendar, meetings, order } = reading;
   const term = calendar === undefined ? undefined : indexCalendar(calendar, calendar.weekStartsOn ?? 1);

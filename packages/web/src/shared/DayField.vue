@@ -8,5 +8,13 @@ defineProps<{ label: string; placeholder?: string; time?: Time | undefined }>();
 </script>
 
 <template>
-  <TypedDate :at="date" :label="label" :time="time" day-only class="field" @set="(at) => (date = at)" />
+  <TypedDate
+    :at="date"
+    :label="label"
+    :placeholder="placeholder"
+    :time="time"
+    day-only
+    class="field"
+    @set="(at) => (date = at)"
+  />
 </template>

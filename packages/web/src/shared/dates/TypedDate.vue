@@ -17,6 +17,7 @@ const {
   dates = [],
   own,
   usualTime,
+  placeholder = '',
   dayOnly = false,
   instant = false,
   notes,
@@ -31,6 +32,8 @@ const {
   own?: string | undefined;
   /** The hour where none is typed and there is none, `HH:mm`. */
   usualTime?: string | undefined;
+  /** What stands in it while it is empty. */
+  placeholder?: string;
   dayOnly?: boolean;
   /** Opened to be filled at once: takes the focus, and lets go of it again. */
   instant?: boolean;
@@ -152,6 +155,7 @@ onMounted(() => {
       type="text"
       autocomplete="off"
       spellcheck="false"
+      :placeholder="placeholder"
       :aria-label="label"
       :aria-invalid="trouble !== ''"
       :aria-describedby="hasPanel ? id : undefined"

@@ -5,7 +5,6 @@ import {
   monthWord,
   parseDay,
   standsOn,
-  weekdayOf,
   type Day,
   type PreviewDate,
   type Snapshot,
@@ -116,6 +115,3 @@ export function dayByKey(key: string, day: Day): Day | undefined {
   const steps: Readonly<Record<string, number>> = { ArrowLeft: -WEEK, ArrowRight: WEEK, ArrowUp: -1, ArrowDown: 1 };
   return steps[key] === undefined ? undefined : day + steps[key];
 }
-
-/** The weekday of a day as a place in its week, from 0. */
-export const placeInWeek = (day: Day, weekStartsOn: number): number => (weekdayOf(day) - weekStartsOn + WEEK) % WEEK;
