@@ -62,7 +62,10 @@ describe('every rule', () => {
     minute: fc.integer({ min: 0, max: 1439 }),
     item: fc.constantFrom(undefined, 'a', 'b', 'c'),
     kind: fc.constantFrom('event', 'quiz'),
-    hand: fc.option(fc.integer({ min: -10, max: 150 }), { nil: undefined, freq: 6 }),
+    hand: fc.oneof(
+      { weight: 1, arbitrary: fc.integer({ min: -10, max: 150 }) },
+      { weight: 6, arbitrary: fc.constant(undefined) },
+    ),
   });
   const closure = fc.record({
     from: fc.integer({ min: 0, max: 110 }),
@@ -74,7 +77,7 @@ describe('every rule', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...RULES),
-        fc.array(moment, { maxLength: 25 }),
+        fc.array(moment, { maxLength: 25, size: 'max' }),
         fc.array(closure, { maxLength: 3 }),
         fc.integer({ min: 8, max: 18 }),
         (rule, drawn, closed, weeks) => {
