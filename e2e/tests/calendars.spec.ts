@@ -102,7 +102,7 @@ test('closed days come from a list, a region and last year, and nothing is doubl
   await many.getByRole('textbox', { name: 'Closed days, one a line' }).fill(list);
   await many.getByRole('button', { name: 'Read it' }).click();
   await expect(many).toContainText('1 is there already.');
-  await expect(many).toContainText('No date in “no date”.');
+  await expect(many).toContainText('“no date”: There is no date in it; write it as “15–21 Mar Spring break”.');
   await many.getByRole('button', { name: 'Add 2' }).click();
   await expect(day(page, '2027-12-06')).toHaveClass(/exam/);
   await page.getByRole('button', { name: 'Save Fall 2027' }).click();

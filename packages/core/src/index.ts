@@ -22,6 +22,8 @@ export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';
 export { readTypedDate, typedReader } from './typed/readTypedDate.js';
+export { closureKind } from './calendar/closureKind.js';
+export { readClosureList } from './typed/readClosureList.js';
 export { readDateColumn, type ColumnReading } from './typed/readDateColumn.js';
 export type { TypedReading } from './typed/typedContext.js';
 export { handNotes } from './retime/handNotes.js';

@@ -1,6 +1,5 @@
-import { succeed, type Closure, type ReadClosures, type Result } from '@yarin/core';
+import { closureKind, succeed, type Closure, type ReadClosures, type Result } from '@yarin/core';
 import { readCalendarEntries, type EntryTime, type Span } from './calendarEntries.js';
-import { closureKind } from './closureKind.js';
 import { CLOSURE_CATEGORIES, OTHER_CATEGORIES } from './termCategories.js';
 
 const MOST_CLOSURES = 2000;
@@ -18,7 +17,10 @@ export function readCalendarFile(text: string, span: Span): Result<ReadClosures>
     .filter(({ categories }) => !categories.some((each) => OTHER_CATEGORIES.includes(each)))
     .slice(0, MOST_CLOSURES)
     .map(closureOf);
-  return succeed({ closures: closures.sort((a, b) => (a.from < b.from ? -1 : 1)), unread: read.value.undated });
+  return succeed({
+    closures: closures.sort((a, b) => (a.from < b.from ? -1 : 1)),
+    unread: read.value.undated.map((name) => `“${name}” has no date.`),
+  });
 }
 
 function closureOf({ name, categories, from, to }: EntryTime): Closure {

@@ -1,43 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Closure, ReadClosures, Result } from '@yarin/core';
-import { closureKind } from '../src/closureKind.js';
 import { holidayRegions, publicHolidays } from '../src/publicHolidays.js';
 import { readCalendarFile } from '../src/readCalendarFile.js';
-import { readClosureList } from '../src/readClosureList.js';
 
 const said = (closures: readonly Closure[]): string[] =>
   closures.map(({ from, to, label, kind }) => `${from} ${to} ${label ?? '–'} ${kind}`);
-
-describe('a pasted list of closed days', () => {
-  it.each([
-    ['15–21 March 2027 Spring break', '2027-03-15 2027-03-21 Spring break break'],
-    ['Spring break: March 15-21, 2027', '2027-03-15 2027-03-21 Spring break break'],
-    ['Mon 15 Mar – Sun 21 Mar\tSpring recess', '2027-03-15 2027-03-21 Spring recess break'],
-    ['Founders Day\t1/18/2027', '2027-01-18 2027-01-18 Founders Day holiday'],
-    ['Thursday, February 18: Charter Day', '2027-02-18 2027-02-18 Charter Day holiday'],
-    ['2027-05-03 to 2027-05-07 Final exams', '2027-05-03 2027-05-07 Final exams exams'],
-    ['Reading days, 29 April - 30 April', '2027-04-29 2027-04-30 Reading days reading'],
-    ['18 Jan', '2027-01-18 2027-01-18 – holiday'],
-    ['From 3/15/27 to 3/21/27', '2027-03-15 2027-03-21 – holiday'],
-  ])('“%s”', (line, closure) =>
-    expect(said(readClosureList(line, '2027-01-11', 'monthFirst').closures)).toEqual([closure]),
-  );
-
-  it('a date without a year belongs to the term, or shortly before it', () => {
-    expect(
-      said(readClosureList('Snow closing 20 December\nCharter Day 18 Feb', '2027-01-11', 'monthFirst').closures),
-    ).toEqual(['2026-12-20 2026-12-20 Snow closing holiday', '2027-02-18 2027-02-18 Charter Day holiday']);
-  });
-  it('a line of a page’s length is no line of a list', () => {
-    const [line] = readClosureList(`18 Jan 2027 ${'very '.repeat(200)}`, '2027-01-11', 'monthFirst').unread;
-    expect(line).toMatch(/^18 Jan 2027 very .* …$/);
-  });
-  it('lines without a date are told, empty ones passed over', () => {
-    expect(
-      readClosureList('Holidays\n\n18 Jan 2027 Founders Day\nto be announced', '2027-01-11', 'monthFirst').unread,
-    ).toEqual(['Holidays', 'to be announced']);
-  });
-});
 
 describe('public holidays', () => {
   it('are those of the region within the span, on the day on which they are kept', () => {
@@ -145,25 +112,4 @@ describe('an iCalendar file', () => {
   it.each(['', 'hello', 'BEGIN:VCALENDAR\r\nBEGIN:VEVENT'])('“%s” is no calendar, and that is said', (text) => {
     expect(read(text)).toMatchObject({ ok: false, problems: [{ code: 'noCalendar' }] });
   });
-});
-
-it('names say what kind of closure they are', () => {
-  expect(['Thanksgiving recess', 'Study days', 'Final examinations', 'Labor Day'].map(closureKind)).toEqual([
-    'break',
-    'reading',
-    'exams',
-    'holiday',
-  ]);
-});
-
-describe('numbers that could be two dates, and days that no calendar has', () => {
-  it('are read in the order of whoever pastes them', () => {
-    const from = (order: 'dayFirst' | 'monthFirst'): string[] =>
-      readClosureList('4/6/2027 Founders Day', '2027-01-11', order).closures.map((closure) => closure.from);
-    expect([from('dayFirst'), from('monthFirst')]).toEqual([['2027-06-04'], ['2027-04-06']]);
-  });
-  it.each(['31 Feb 2027 Charter Day', 'Charter Day, April 31', 'Charter Day 45 Mar', '2027-02-30 Charter Day'])(
-    '“%s” is not read',
-    (line) => expect(readClosureList(line, '2027-01-11', 'dayFirst')).toEqual({ closures: [], unread: [line] }),
-  );
 });

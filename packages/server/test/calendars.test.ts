@@ -219,10 +219,7 @@ describe('calendars', () => {
     const { text, headers } = await marant.get(`/api/calendars/${held.id}.ics`).expect(200);
     expect(headers['content-disposition']).toBe('attachment; filename="Spring 2027.ics"');
     const { firstDay, lastDay, timeZone, closures } = held.calendar;
-    const { body } = await marant
-      .post('/api/closures')
-      .send({ as: 'file', text, firstDay, lastDay, timeZone, order: 'dayFirst' })
-      .expect(200);
+    const { body } = await marant.post('/api/closures').send({ text, firstDay, lastDay, timeZone }).expect(200);
     expect(body.closures).toEqual(closures);
     await marant.get('/api/calendars/term-none.ics').expect(404);
     await server.anybody.get(`/api/calendars/${held.id}.ics`).expect(401);
@@ -252,16 +249,11 @@ describe('calendars', () => {
     await marant.post('/api/courses/eco214-s26-01/calendar/meetings').send({ text }).expect(403);
   });
 
-  it('closed days are read from a list, a file and a region, and nothing is written by reading', async () => {
+  it('closed days are read from a file and a region, and nothing is written by reading', async () => {
     const span = { firstDay: '2027-01-11', lastDay: '2027-05-07', timeZone: 'America/Chicago' };
-    const list = { as: 'list', text: '15–21 March 2027 Spring break\nno date here', order: 'dayFirst', ...span };
-    expect((await marant.post('/api/closures').send(list).expect(200)).body).toEqual({
-      closures: [{ from: '2027-03-15', to: '2027-03-21', label: 'Spring break', kind: 'break' }],
-      unread: ['no date here'],
-    });
     await marant
       .post('/api/closures')
-      .send({ ...list, as: 'file', text: 'no calendar' })
+      .send({ ...span, text: 'no calendar' })
       .expect(422);
     const { body } = await marant
       .get('/api/holidays/days?country=US&region=IL&from=2027-01-11&to=2027-05-07')

@@ -48,7 +48,7 @@ export interface CalendarEffect {
 /** Closures that were read from a file, a list or the public holidays of a region, to be taken over. */
 export interface ReadClosures {
   readonly closures: readonly Closure[];
-  /** Lines or entries that no date was found in. */
+  /** A sentence for each line or entry that was not read. */
   readonly unread: readonly string[];
 }
 

@@ -1,4 +1,3 @@
-import type { DateStyle } from '../calendar/dateStyle.js';
 import { Type, type Static } from '@sinclair/typebox';
 import { KINDS, type Kind } from '../course/kinds.js';
 import { calendarAdditionsSchema, calendarSchema, dateSchema, meetingSchema, momentAtSchema } from './calendar.js';
@@ -114,12 +113,10 @@ export const courseTimeEditSchema = Type.Object({ version: Type.Integer(), ...co
 /** A file or a list with closed days, and the term that they are read for. */
 export const readClosuresSchema = Type.Object(
   {
-    as: Type.Union([Type.Literal('file'), Type.Literal('list')]),
     text: Type.String({ maxLength: 900_000 }),
     firstDay: dateSchema,
     lastDay: dateSchema,
     timeZone: Type.String({ maxLength: 60 }),
-    order: Type.Unsafe<DateStyle['order']>(Type.Union([Type.Literal('dayFirst'), Type.Literal('monthFirst')])),
   },
   closed,
 );

@@ -123,11 +123,10 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
     response.json({ closures: publicHolidays(country, String(region), from, to), unread: [] });
   });
   router.post('/closures', async (request, response) => {
-    const { as, text, firstDay, lastDay, timeZone, order } = checkClosures(request.body);
+    const { text, firstDay, lastDay, timeZone } = checkClosures(request.body);
     refuseImpossible(firstDay, lastDay);
     const span = { from: firstDay, to: lastDay, timeZone };
-    const { readClosureList } = await import('@yarin/formats/writtenDates');
-    response.json(as === 'list' ? readClosureList(text, firstDay, order) : orRefuse(readCalendarFile(text, span)));
+    response.json(orRefuse(readCalendarFile(text, span)));
   });
 
   router.get('/courses/:id/calendar', async (request, response) => {

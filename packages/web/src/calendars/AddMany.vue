@@ -1,9 +1,16 @@
 <script setup lang="ts">
-import type { Calendar, Closure, ReadClosures, TermCalendar } from '@yarin/core';
+import {
+  checkCalendar,
+  readClosureList,
+  type Calendar,
+  type Closure,
+  type ReadClosures,
+  type TermCalendar,
+} from '@yarin/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import FileField from '../shared/FileField.vue';
 import FoundToTake from '../shared/FoundToTake.vue';
-import { fetchCountries, fetchHolidays, readClosures, type Region } from '../shared/api/calendars.js';
+import { fetchCountries, fetchHolidays, readClosureFile, type Region } from '../shared/api/calendars.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { dateStyle } from '../shared/dates/readersDates.js';
 import { count } from '../shared/words.js';
@@ -77,7 +84,14 @@ const copy = (): Promise<void> =>
     return { closures: term === undefined ? [] : closuresFrom(term.calendar, holding), unread: [] };
   });
 const open = ([file]: readonly File[]): Promise<void> =>
-  attempt(async () => readClosures('file', await file!.text(), holding, dateStyle.value.order));
+  attempt(async () => readClosureFile(await file!.text(), holding));
+function readList(): void {
+  const { firstDay, lastDay, timeZone } = holding;
+  const [problem] = checkCalendar({ firstDay, lastDay, timeZone }, '', 1);
+  read.value = problem === undefined ? readClosureList(pasted.value, holding, dateStyle.value.order) : null;
+  trouble.value = problem?.message ?? '';
+  looks.value++;
+}
 function take(closures: readonly Closure[]): void {
   emit('change', addClosures(draft, closures), `${count(closures.length, 'closure')} added`);
   read.value = null;
@@ -121,11 +135,7 @@ function take(closures: readonly Closure[]): void {
       <ElButton size="small" plain type="primary" native-type="submit" :disabled="other === ''">Look</ElButton>
       <span class="quiet small">as many weeks into this term as they were into that</span>
     </form>
-    <form
-      v-else-if="way === 'list'"
-      class="list"
-      @submit.prevent="attempt(() => readClosures('list', pasted, holding, dateStyle.order))"
-    >
+    <form v-else-if="way === 'list'" class="list" @submit.prevent="readList">
       <textarea
         v-model="pasted"
         rows="4"
@@ -148,7 +158,7 @@ function take(closures: readonly Closure[]): void {
       :fresh="fresh"
       :known="known"
       nothing="Nothing was found that falls into this term."
-      :unread="read.unread.map((line) => `No date in “${line}”.`)"
+      :unread="read.unread"
       what="closure"
       @take="take"
     />

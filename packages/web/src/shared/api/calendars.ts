@@ -4,7 +4,6 @@ import type {
   CalendarsView,
   CourseCalendarView,
   CourseTimeEdit,
-  DateStyle,
   NewTermEdit,
   ReadClosures,
   ReadMeetings,
@@ -32,12 +31,8 @@ export const fetchCountries = (country: string) =>
   get<{ countries: Region[]; regions: Region[] }>(`/holidays?country=${encodeURIComponent(country)}`);
 export const fetchHolidays = (country: string, region: string, { firstDay, lastDay }: Calendar) =>
   get<ReadClosures>(`/holidays/days?${new URLSearchParams({ country, region, from: firstDay, to: lastDay })}`);
-export const readClosures = (
-  as: 'file' | 'list',
-  text: string,
-  { firstDay, lastDay, timeZone }: Calendar,
-  order: DateStyle['order'],
-) => post<ReadClosures>('/closures', { as, text, firstDay, lastDay, timeZone, order });
+export const readClosureFile = (text: string, { firstDay, lastDay, timeZone }: Calendar) =>
+  post<ReadClosures>('/closures', { text, firstDay, lastDay, timeZone });
 
 export const fetchCourseCalendar = (id: string) => get<CourseCalendarView>(ofCourse(id));
 export const saveCourseTime = (id: string, version: number, time: CourseTimeEdit): Promise<void> =>

@@ -1,4 +1,4 @@
-import type { Closure } from '@yarin/core';
+import type { Closure } from '../schemas/calendar.js';
 
 const KINDS: readonly (readonly [Closure['kind'], RegExp])[] = [
   ['exams', /\b(?:exam(?:ination)?s?|finals?|assessment (?:period|week))\b/i],
