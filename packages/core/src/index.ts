@@ -8,7 +8,13 @@ export { calendarDifferences, courseTimeDifferences, type CourseTime } from './c
 export { CLOSURE_WORDS, closureName, spanWords } from './calendar/closureWords.js';
 export { indexCalendar, type CalendarIndex, type WeekKind } from './calendar/calendarIndex.js';
 export { zoneClock } from './calendar/skippedHour.js';
-export { classDaysIn, indexMeetings } from './calendar/meetingIndex.js';
+export {
+  classDaysIn,
+  indexMeetings,
+  meetingsOn,
+  type ClassMeeting,
+  type MeetingIndex,
+} from './calendar/meetingIndex.js';
 export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
 export { isMust, type LinkType } from './course/links.js';
@@ -22,6 +28,7 @@ export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';
 export { readTypedDate, typedReader } from './typed/readTypedDate.js';
+export { hourIn } from './retime/classes.js';
 export { closureKind } from './calendar/closureKind.js';
 export { readClosureList } from './typed/readClosureList.js';
 export { readDateColumn, type ColumnReading } from './typed/readDateColumn.js';

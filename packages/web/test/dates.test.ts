@@ -59,14 +59,32 @@ describe('many dates at once', () => {
   });
   it('what would fall on closed days and weekends is told, with the teaching day after each', () => {
     const moves = { a: '2027-02-18T23:59', b: '2027-02-20T08:00' };
-    expect(fallingOf(dates, moves, shell.calendar)).toEqual({
+    expect(fallingOf(dates, moves, shell)).toEqual({
       ids: ['a', 'b'],
       words: '1 on holiday, 1 on a Saturday',
       onward: { a: '2027-02-19T23:59', b: '2027-02-22T08:00' },
+      onwardTo: 'the next teaching day',
     });
-    expect(fallingOf(dates, { a: '2027-02-17T23:59' }, shell.calendar).ids).toEqual([]);
+    expect(fallingOf(dates, { a: '2027-02-17T23:59' }, shell).ids).toEqual([]);
     // What stood on a Sunday may stand on one.
-    expect(fallingOf([date('s', '2027-02-14T23:59')], { s: '2027-02-21T23:59' }, shell.calendar).ids).toEqual([]);
+    expect(fallingOf([date('s', '2027-02-14T23:59')], { s: '2027-02-21T23:59' }, shell).ids).toEqual([]);
+  });
+  it('what stood in a class and would have none is told, with the next class at its place in the hour', () => {
+    const tied = [
+      date('start', '2027-02-16T14:00'),
+      date('mid', '2027-02-11T14:20'),
+      date('night', '2027-02-16T23:59'),
+    ];
+    // Tuesday to Wednesday; Thursday the 11th a week on, where the Thursday is closed.
+    expect(
+      fallingOf(tied, { start: '2027-02-17T14:00', mid: '2027-02-18T14:20', night: '2027-02-17T23:59' }, shell),
+    ).toEqual({
+      ids: ['start', 'mid'],
+      words: '1 away from class, 1 on holiday',
+      onward: { start: '2027-02-23T14:00', mid: '2027-02-23T14:20' },
+      onwardTo: 'the next class',
+    });
+    expect(fallingOf(tied, { start: '2027-02-25T14:00' }, shell).ids).toEqual([]);
   });
   it('dragged together they keep their distance', () => {
     expect(along(dates, dates[0]!, '2027-02-15')).toEqual({ a: '2027-02-15T23:59', b: '2027-02-19T08:00' });

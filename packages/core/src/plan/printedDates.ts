@@ -1,4 +1,5 @@
 import { doubtCauses } from '../retime/causes.js';
+import { settableId } from '../retime/doubt.js';
 import type { Planned } from '../schemas/planJob.js';
 import { originOf } from './joinSources.js';
 import type { PlanInput, Preview, PreviewDate } from './preview.js';
@@ -6,7 +7,7 @@ import { termsOf } from './review.js';
 
 /**
  * The dates of a plan and their doubts by cause, as `yarin plan` prints them: ids are those of the source, which is named
- * where there are several.
+ * where there are several. A doubt in one section of a shared shell is named with it, as it is set by hand: “q-due@02”.
  *
  * @see docs/rules.md, "Doubts and their causes"
  */
@@ -16,13 +17,15 @@ export function printedDates(input: PlanInput, { dates }: Preview): Pick<Planned
   const causes = termsOf(input, dates)
     .flatMap((part) => doubtCauses([part]).map((cause) => ({ ...cause, course: part.course })))
     .map(({ cause, moments, settlements, course }) => {
-      const inOrder = moments.map((moment) => placeIn(placeOf, moment as PreviewDate)).sort((a, b) => a - b);
+      const inOrder = moments
+        .map((moment) => ({ at: placeIn(placeOf, moment as PreviewDate), id: settableId(moment) }))
+        .sort((a, b) => a.at - b.at);
       return {
-        first: inOrder[0]!,
+        first: inOrder[0]!.at,
         cause: {
           cause,
           ...ofCourse(course),
-          moments: inOrder.map((at) => momentOf(dates[at]!)),
+          moments: inOrder.map(({ id }) => id),
           settlements: settlements.map(({ name, dates: to }) => ({ name, to: { ...to } })),
         },
       };

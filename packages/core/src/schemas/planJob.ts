@@ -149,7 +149,12 @@ export const plannedSchema = Type.Object(
       Type.Object({
         cause: literals(FLAGS),
         course: Type.Optional(ofSeveral),
-        moments: Type.Array(Type.String()),
+        moments: Type.Array(
+          Type.String({
+            description:
+              'Its id in the source; with “@” and the section, where one date differs by section (q-due@02).',
+          }),
+        ),
         settlements: Type.Array(
           Type.Object({ name: literals(SETTLEMENTS), to: Type.Record(Type.String(), momentAtSchema) }),
         ),

@@ -82,6 +82,25 @@ describe('the dates that a plan prints', () => {
       ['older', ['tied-due']],
     ]);
   });
+  it('in a shell that sections share are named with the section in doubts, as what settles them is set', () => {
+    const shared = newShell();
+    const meetings = [
+      { weekday: 4, start: '09:00', end: '10:15', for: 'A' },
+      { weekday: 3, start: '09:00', end: '10:15', for: 'B' },
+    ];
+    const old = { ...oldCourse(item('quiz', 'q', { moments: due('q', '2026-02-18T09:00') })) };
+    const { dates, causes } = plan({
+      sources: [{ ...old, meetings: [{ weekday: 3, start: '09:00', end: '10:15' }] }],
+      destination: { ...shared, meetings },
+    });
+    // Thursday 18 February is Charter Day, for A alone.
+    expect(dates.map(({ moment, for: section, to }) => [moment, section, to])).toEqual([
+      ['q-due', 'A', '2027-02-25T09:00'],
+      ['q-due', 'B', '2027-02-17T09:00'],
+    ]);
+    expect(causes.map(({ moments }) => moments)).toEqual([['q-due@A']]);
+    for (const { to } of causes[0]!.settlements) expect(Object.keys(to)).toEqual(['q-due@A']);
+  });
   it('of nothing are empty lists', () => {
     const { dates, causes } = plan({ sources: [oldCourse()] });
     expect([dates, causes]).toEqual([[], []]);

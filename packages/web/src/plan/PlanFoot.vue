@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { asRead } from '../shared/dates/readersDates.js';
 import { count } from '../shared/words.js';
 import { usePlanStore } from './planStore.js';
 
@@ -47,6 +48,9 @@ const keys = computed(() => {
   return plan.preview!.causes.length === 0 ? LOOKING : SETTLING;
 });
 
+/** What and When have the list of what can be undone themselves. */
+const isUndoneHere = computed(() => knot === '' || knot === 'left-over');
+
 const words = computed(() => {
   const { toWrite } = plan.preview!;
   if (plan.isDone) return 'Taking it back leaves the shell exactly as it was.';
@@ -59,6 +63,10 @@ const words = computed(() => {
 <template>
   <footer class="foot">
     <span v-if="knot !== 'what'">{{ words }}</span>
+    <span v-if="isUndoneHere && plan.undoable">
+      <button class="plain-link" :title="`Undo: ${plan.undoable}`" @click="plan.undo">undo</button>
+      {{ asRead(plan.undoable) }}
+    </span>
     <span v-if="knot === 'what'" class="legend">
       <span
         ><svg width="34" height="8" aria-hidden="true"><path d="M0 4H34" class="comes" /></svg>comes</span

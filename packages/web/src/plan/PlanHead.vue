@@ -108,7 +108,7 @@ async function bring(): Promise<void> {
           v-else-if="plan.view!.right.may"
           type="primary"
           class="go"
-          :disabled="isRunning || plan.preview!.toWrite === 0"
+          :disabled="isRunning || plan.preview!.toWrite === 0 || plan.problem !== ''"
           @click="bring"
         >
           <span v-if="isRunning"

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { courseCode } from '../shared/words.js';
+import { asRead } from '../shared/dates/readersDates.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
+import { useUndoKeys } from '../shared/useUndoKeys.js';
 import CalendarNotice from './CalendarNotice.vue';
 import PlanFoot from './PlanFoot.vue';
 import PlanGlance from './glance/PlanGlance.vue';
@@ -32,6 +35,13 @@ useKeys({
   Escape: () => (knot ? go() : false),
 });
 
+useUndoKeys(plan);
+
+/** Of the plan: those whose calendars it goes by. */
+const courses = computed(() =>
+  plan.view === null ? [] : [...plan.view.sources.map(({ source }) => source.course), plan.view.shell.course],
+);
+
 const shown = computed(() =>
   knot === 'what' ? SpreadView : knot === 'when' ? WeaveView : knot === 'left-over' ? LeftOverView : PlanGlance,
 );
@@ -42,11 +52,21 @@ const shown = computed(() =>
   <div v-else-if="plan.view && plan.preview" class="plan">
     <PlanHead :knot="knot ?? ''" @go="go" />
     <CalendarNotice />
-    <p v-if="plan.trouble" class="trouble" role="alert">{{ plan.trouble }}</p>
+    <p v-if="plan.trouble || plan.problem" class="trouble" role="alert">{{ plan.trouble || asRead(plan.problem) }}</p>
     <component :is="shown" class="body" @go="go" />
     <PlanFoot :knot="knot ?? ''" />
   </div>
-  <PageFailure v-else-if="plan.problem" :sentence="plan.problem" @again="plan.load(id)" />
+  <PageFailure v-else-if="plan.view && plan.problem" :sentence="asRead(plan.problem)" @again="plan.load(id)">
+    <p>
+      The calendars and class days of both courses:
+      <template v-for="(course, at) in courses" :key="course.id"
+        ><template v-if="at > 0"> · </template
+        ><RouterLink :to="{ name: 'course', params: { id: course.id, part: 'class-days' } }">{{
+          `${courseCode(course)}, ${course.term}`
+        }}</RouterLink></template
+      >. Nothing of the plan is lost.
+    </p>
+  </PageFailure>
   <p v-else class="working quiet">Working the plan out …</p>
 </template>
 

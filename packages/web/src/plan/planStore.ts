@@ -6,6 +6,7 @@ import {
   type PlanLine,
   type PlanView,
   type PlanDecided,
+  type PlanIndex,
   type Preview,
   type Review,
   type Settlement,
@@ -52,8 +53,13 @@ export const usePlanStore = defineStore('plan', () => {
     policies: policies.value,
     ...(view.value === null ? {} : { now: view.value.now }),
   }));
-  const { worked, effectOf } = useWorkedPlan(from.ground, decided);
-  const preview = computed<(Preview & Review) | null>(() => (worked.value?.ok ? worked.value.value : null));
+  const { worked, index, effectOf } = useWorkedPlan(from.ground, decided);
+  /** The last that could be worked out: a decision that can't be leaves it standing. */
+  let lastWorked: { readonly of: PlanIndex | null; readonly value: Preview & Review } | undefined;
+  const preview = computed<(Preview & Review) | null>(() => {
+    if (worked.value?.ok) lastWorked = { of: index.value, value: worked.value.value };
+    return index.value !== null && lastWorked?.of === index.value ? lastWorked.value : null;
+  });
   const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
 
   const lastRun = computed(() => view.value?.runs[0] ?? null);

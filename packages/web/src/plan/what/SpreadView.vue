@@ -16,7 +16,6 @@ import { filterRows } from './filterRows.js';
 import { placesFrom } from './placesFrom.js';
 import { layOldPage, newRows, oldRows, type OldRow } from './spreadRows.js';
 import { useChoosing } from './useChoosing.js';
-import { useUndoKeys } from '../../shared/useUndoKeys.js';
 
 const ROW = 28;
 const EYE = 0.4;
@@ -119,7 +118,6 @@ function turnTo(id: string): void {
   opened.value = left.value[index]!;
 }
 
-useUndoKeys(plan);
 watch([grouping, filter], () => (focused.value = 0));
 watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old, scrolls.value.height)), {
   flush: 'post',

@@ -20,8 +20,8 @@ const { weave, oldName, newName, oldDays, newDays, week, movable, wordsFor } = d
   /** First day of the week that the table is narrowed to. */
   week: number | null;
   movable: boolean;
-  /** What is on a day of the new term: its class, closed day and load. */
-  wordsFor: (day: number) => string;
+  /** What is on a day of the new term for dates that are held over it, as `moved` says them. */
+  wordsFor: (ids: readonly string[], day: string, withChosen: boolean) => string;
 }>();
 const emit = defineEmits<{
   /** `withChosen`: whatever is chosen goes along. */
@@ -58,8 +58,8 @@ const link = linkVertical<{ source: [number, number]; target: [number, number] }
 const path = (from: number, to: number): string =>
   link({ source: [x.value(from), OLD_Y + STRIP + 4], target: [x.value(to), NEW_Y - 4] }) ?? '';
 
-const held = ref<{ key: string; to: number } | null>(null);
-const endOf = (strand: WeaveStrand): number => (held.value?.key === strand.key ? held.value.to : strand.to);
+const held = ref<{ strand: WeaveStrand; to: number; withChosen: boolean } | null>(null);
+const endOf = (strand: WeaveStrand): number => (held.value?.strand.key === strand.key ? held.value.to : strand.to);
 
 /** The end of a strand on the new strip can be dragged to another day; the time of day stays. */
 const ends = useTemplateRef<SVGGElement>('ends');
@@ -75,7 +75,8 @@ onMounted(() =>
       .subject((event: Dragged) => strandAt(event.sourceEvent.target))
       .on('drag', ({ subject, sourceEvent }: Dragged) => {
         const [left] = pointer(sourceEvent, ends.value);
-        held.value = { key: subject.key, to: Math.floor(x.value.invert(left)) + 0.5 };
+        const to = Math.floor(x.value.invert(left)) + 0.5;
+        held.value = { strand: subject, to, withChosen: sourceEvent.shiftKey };
       })
       .on('end', ({ subject, sourceEvent }: Dragged) => {
         const to = held.value?.to;
@@ -88,8 +89,9 @@ onMounted(() =>
 
 const heldWords = computed(() => {
   if (held.value === null) return '';
-  const day = parseDay(weave.dayAt(held.value.to));
-  return [dayWords(day), wordsFor(day)].filter((words) => words !== '').join(' · ');
+  const day = weave.dayAt(held.value.to);
+  const { strand, withChosen } = held.value;
+  return [dayWords(parseDay(day)), wordsFor(strand.ids, day, withChosen)].filter((words) => words !== '').join(' · ');
 });
 /** The words stay within the chart. */
 const heldAt = computed(() =>

@@ -3,12 +3,12 @@ import { classDaysOf, handNotes, indexTerms, parseDay, type PreviewDate } from '
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
-import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { along } from '../../shared/dates/bulkMoves.js';
+import { along, fallingOf, type Moves } from '../../shared/dates/bulkMoves.js';
 import BulkBar from './BulkBar.vue';
 import DatesTable from '../../shared/dates/DatesTable.vue';
+import { asRead } from '../../shared/dates/readersDates.js';
 import { termSheet } from '../../shared/dates/termSheet.js';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
@@ -108,12 +108,24 @@ function setByHand(dates: Readonly<Record<string, string>>): void {
 }
 
 /** The end of a strand was dragged to another day: its dates go there, or all that is chosen goes as many days along. */
-function dragged(ids: readonly string[], day: string, withChosen: boolean): void {
-  const moved = all.value.filter(({ id }) => ids.includes(id));
-  const first = moved[0];
-  if (first === undefined) return;
-  if (withChosen) setByHand(along([...new Set([...moved, ...chosen.value])], first, day));
-  else setByHand(Object.fromEntries(moved.map(({ id, from, to }) => [id, `${day}${(to ?? from).slice(10)}`])));
+function dragged(...held: Held): void {
+  setByHand(movesOf(...held).moves);
+}
+type Held = readonly [ids: readonly string[], day: string, withChosen: boolean];
+function movesOf(...[ids, day, withChosen]: Held): { readonly moved: readonly PreviewDate[]; readonly moves: Moves } {
+  const own = all.value.filter(({ id }) => ids.includes(id));
+  const moved = withChosen ? [...new Set([...own, ...chosen.value])] : own;
+  const moves = withChosen
+    ? along(moved, own[0]!, day)
+    : Object.fromEntries(own.map(({ id, from, to }) => [id, `${day}${(to ?? from).slice(10)}`]));
+  return { moved, moves };
+}
+/** Before several are let go, how many of them would fall on unusual days. */
+function wordsWhileHeld(...held: Held): string {
+  const { moved, moves } = movesOf(...held);
+  if (moved.length < 2) return sheet.value.wordsFor(parseDay(held[1]));
+  const { ids, words } = fallingOf(moved, moves, plan.view!.shell);
+  return `${count(moved.length, 'date')}${ids.length === 0 ? '' : `, of them ${asRead(words)}`}`;
 }
 
 /** The row that the eye is on stays under it, wherever its new date puts it. */
@@ -146,7 +158,6 @@ useKeys({
   Escape: () =>
     pasted.value !== null ? void (pasted.value = null) : selection.size.value > 0 ? selection.none() : false,
 });
-useUndoKeys(plan);
 watch(dates, ({ length }) => {
   if (focused.value >= length) focused.value = Math.max(0, length - 1);
 });
@@ -181,7 +192,7 @@ watch(dates, ({ length }) => {
             :new-days="classWords(classDays.to)"
             :week="week"
             :movable="movable"
-            :words-for="sheet.wordsFor"
+            :words-for="wordsWhileHeld"
             @moved="dragged"
             @week="(start) => (week = start)"
             @picked="(id) => ((week = null), focusOn(id))"

@@ -32,7 +32,7 @@ watch(
   () => void (waiting.value = null),
 );
 function move(moves: Moves, how: string): void {
-  const falling = fallingOf(dates, moves, time.calendar);
+  const falling = fallingOf(dates, moves, time);
   if (falling.ids.length === 0) emit('move', moves, how);
   else waiting.value = { moves, how, falling };
 }
@@ -84,7 +84,7 @@ function toDay(event: Event): void {
       class="plain-link"
       @click="answer({ ...waiting.moves, ...waiting.falling.onward }, `${waiting.how}, off closed days`)"
     >
-      move those on to the next teaching day
+      move those on to {{ waiting.falling.onwardTo }}
     </button>
     <button class="plain-link" @click="answer(waiting.moves, waiting.how)">move all as they are</button>
     <button class="plain-link" @click="waiting = null">don’t move</button>

@@ -1,12 +1,16 @@
 import {
   formatDay,
   formatMoment,
+  hourIn,
   indexCalendar,
   indexMeetings,
+  meetingsOn,
   parseDay,
+  parseMinute,
   standsOn,
   weekStartOf,
-  type Calendar,
+  type ClassMeeting,
+  type MeetingIndex,
   type PreviewDate,
   type Snapshot,
 } from '@yarin/core';
@@ -44,35 +48,61 @@ export function toNextClass(
   );
 }
 
-/** Of moved dates those that come to a closed day, a weekend or outside the term, where they did not stand before. */
+/** Of moved dates those that come to a closed day, a weekend, outside the term or away from their class, as they did not stand before. */
 export interface Falling {
   readonly ids: readonly string[];
-  /** “2 on Charter Day, 3 on a Saturday”. */
+  /** “2 on Charter Day, 3 on a Saturday, 1 away from class”. */
   readonly words: string;
-  /** The same dates on the next teaching day; of those on which nothing is taught after it none. */
+  /** The same dates on the next teaching day, of what stood in a class in the next of its series; none where there is none. */
   readonly onward: Moves;
+  /** Where they would go on to: “the next teaching day or class”. */
+  readonly onwardTo: string;
 }
 
-export function fallingOf(dates: readonly Dated[], moves: Moves, calendar: Calendar): Falling {
+const AWAY = 'away from class';
+
+/** The class in which a date stands, its first and last minute included. */
+const classAt = (classes: MeetingIndex, at: string): ClassMeeting | undefined =>
+  meetingsOn(classes.all, parseDay(at)).find(({ start, end }) => start <= minuteOf(at) && minuteOf(at) <= end);
+const minuteOf = (at: string): number => parseMinute(at, 'YYYY-MM-DDT'.length);
+
+export function fallingOf(
+  dates: readonly Dated[],
+  moves: Moves,
+  { calendar, meetings }: Pick<Snapshot, 'calendar' | 'meetings'>,
+): Falling {
   const term = indexCalendar(calendar, calendar.weekStartsOn ?? 1);
-  const were = new Map(dates.map(({ id, to }) => [id, to]));
+  const classes = indexMeetings(term, meetings);
   const counts = new Map<string, number>();
   const onward: Record<string, string> = {};
   const ids: string[] = [];
-  for (const [id, at] of Object.entries(moves)) {
-    const where = standsOn(term, parseDay(at));
-    const was = were.get(id);
-    const stoodSo = was !== null && was !== undefined && standsOn(term, parseDay(was)) !== undefined;
-    if (where === undefined || stoodSo) continue;
+  const kinds = { day: false, class: false };
+  for (const { id, to } of dates) {
+    const at = moves[id];
+    if (at === undefined || to === null) continue;
+    const held = classAt(classes, to);
+    const day = parseDay(at);
+    const ofSeries = held === undefined ? undefined : classes.counting(held.series);
+    const isAway = ofSeries !== undefined && meetingsOn(ofSeries, day).length === 0;
+    const where = standsOn(term, day) ?? (isAway ? AWAY : undefined);
+    if (where === undefined || standsOn(term, parseDay(to)) !== undefined) continue;
     ids.push(id);
     counts.set(where, (counts.get(where) ?? 0) + 1);
-    const next = term.teachingDays[term.teachingDaysBefore(parseDay(at))];
-    if (next !== undefined) onward[id] = `${formatDay(next)}${at.slice(10)}`;
+    if (held === undefined || ofSeries === undefined) {
+      kinds.day = true;
+      const next = term.teachingDays[term.teachingDaysBefore(day)];
+      if (next !== undefined) onward[id] = `${formatDay(next)}${at.slice(10)}`;
+    } else {
+      kinds.class = true;
+      const next = ofSeries.meetings[ofSeries.firstAt(day)];
+      if (next !== undefined) onward[id] = formatMoment(next.day, hourIn(minuteOf(to), held, next));
+    }
   }
   const words = [...counts].map(
-    ([where, count]) => `${count} ${/^(?:before|after|runs)/.test(where) ? '' : 'on '}${where}`,
+    ([where, count]) => `${count} ${/^(?:before|after|away|runs)/.test(where) ? '' : 'on '}${where}`,
   );
-  return { ids, words: words.join(', '), onward };
+  const onwardTo = [...(kinds.day ? ['teaching day'] : []), ...(kinds.class ? ['class'] : [])].join(' or ');
+  return { ids, words: words.join(', '), onward, onwardTo: `the next ${onwardTo}` };
 }
 
 /** The same week, another weekday by the calendar. */
