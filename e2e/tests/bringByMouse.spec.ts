@@ -12,7 +12,7 @@ test('an instructor brings last term’s course in two presses from the Desk, lo
 
   await expect(page.getByRole('region', { name: 'What will happen' })).toContainText('208 of 236 things come');
   await expect(page.getByRole('region', { name: 'What needs you' })).toContainText(
-    'Field journal, first part: was in Spring break',
+    'Field journal, first part: Sun 15 Mar was in Spring break',
   );
   await page.getByRole('button', { name: 'Bring 210 things' }).click();
 

@@ -207,14 +207,14 @@ test('after the run: what was in doubt still is, until it is fine, or moved in t
 
   await look.getByRole('button', { name: /^In the new break, Sun 21 Mar: Field journal/ }).click();
   await expect(look).toContainText('1 date was moved in the new course.');
-  await expect(look.getByText('Field journal, first part: was in Spring break')).toHaveCount(0);
+  await expect(look.getByText('Field journal, first part: Sun 15 Mar was in Spring break')).toHaveCount(0);
   await page.keyboard.press('n');
   await page.getByRole('combobox', { name: 'Weeks in the table' }).selectOption('break, from Mon 15 Mar');
   const journal = page.getByRole('row').filter({ hasText: 'Sun 15 Mar 23:59' });
   await expect(journal).toContainText('Sun 21 Mar 23:59');
   await page.keyboard.press('Escape');
   await look.getByRole('button', { name: 'put back' }).click();
-  await expect(look.getByText('Field journal, first part: was in Spring break')).toBeVisible();
+  await expect(look.getByText('Field journal, first part: Sun 15 Mar was in Spring break')).toBeVisible();
 
   await page.keyboard.press('n');
   await expect(page.getByText(/^\d dates in doubt first/)).toBeVisible();

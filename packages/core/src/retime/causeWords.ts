@@ -1,5 +1,5 @@
 import { closureName } from '../calendar/closureWords.js';
-import { dayWords } from '../calendar/dateWords.js';
+import { dayWords, dayWordsWithYear } from '../calendar/dateWords.js';
 import { parseDay } from '../calendar/day.js';
 import { dayBeforeLanding, type Doubt, type DoubtfulMoment } from './doubt.js';
 import type { Flag } from './flags.js';
@@ -39,32 +39,35 @@ export function sentenceOf(cause: Flag, doubts: readonly Doubt[]): string {
       return `${names}: no class on ${dayWords(dayBeforeLanding(moment))}`;
     case 'wasInBreak': {
       const closure = terms.old.closureAt(oldDay);
-      return `${names}: was in ${closure === undefined ? 'a week without classes' : closureName(closure)}`;
+      const where = closure === undefined ? 'a week without classes' : closureName(closure);
+      return `${names}: ${dayWords(oldDay)} was in ${where}`;
     }
     case 'outsideTerm':
       return `${names}: ${dayWords(to)} is ${to < terms.new.firstDay ? 'before the new term' : 'after the new term'}`;
     case 'noSuchWeek': {
       const fewer = terms.old.teachingWeeks.length - terms.new.teachingWeeks.length;
       return fewer > 0
-        ? `The new term is ${fewer === 1 ? 'one week' : `${fewer} weeks`} shorter: ${names} had a week that it lacks`
-        : `${names}: nothing in the new term answers to that week`;
+        ? `The new term is ${fewer === 1 ? 'one week' : `${fewer} weeks`} shorter: ${names}, ${dayWords(oldDay)}${doubts.length > 1 ? ' on' : ''}, had a week that it lacks`
+        : `${names}: nothing in the new term answers to the week of ${dayWords(oldDay)}`;
     }
     case 'otherWeekday':
       return `${names}: ${dayWords(to)} runs another weekday's timetable`;
     case 'noSuchMeeting':
-      return `${names}: the new term has fewer classes`;
+      return `${names}: the new term has fewer classes, none for that of ${dayWords(oldDay)}`;
     case 'missingHour':
       return `${names}: the clocks skip that hour on ${dayWords(to)}`;
     case 'orderChanged':
-      return `${names}: order changed${times(doubts.length)}`;
+      return doubts.length === 1
+        ? `${names}: order changed on ${dayWords(to)}`
+        : `${names}: order changed${times(doubts.length)}, first on ${dayWords(to)}`;
     case 'otherTerm':
-      return `${names}: dated in another term than last`;
+      return `${names}: ${dayWordsWithYear(oldDay)} is in another term than last`;
     case 'past':
       return `${names}: ${dayWords(to)} has passed`;
     case 'weekend':
       return `${names}: would fall on a weekend now, ${dayWords(to)}`;
     case 'otherPeriod':
-      return `${names}: would count in another marking period`;
+      return `${names}: on ${dayWords(to)} it counts in another marking period`;
     case 'sameDay':
     case 'crowded':
       return names;

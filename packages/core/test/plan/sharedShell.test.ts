@@ -141,7 +141,7 @@ describe('the doubts of a shared shell', () => {
     // For A the prep goes to Thursday night, behind the post; for B both stay. The post is one date of both.
     const [cause, ...others] = reviewed(prepAndPost, { A: { '3': 4 }, B: {} });
     expect(others).toEqual([]);
-    expect(cause!.sentence).toBe('Section A: prep and post: order changed, twice');
+    expect(cause!.sentence).toBe('Section A: prep and post: order changed, twice, first on Thu 4 Feb');
     expect(cause!.moments.map(({ id }) => id)).toEqual(['prep-due@A', 'post-due']);
     expect(cause!.settlements).toEqual([
       { name: 'oldDistance', words: 'As far behind as it was', dates: { 'post-due@A': '2027-02-05T17:00' } },
@@ -151,14 +151,14 @@ describe('the doubts of a shared shell', () => {
     const ofThree = onto([...SHARED, class_(5, 'C')], prep, post);
     const causes = reviewed(ofThree, { A: { '3': 4 }, B: {}, C: { '3': 4 } });
     expect(causes.map(({ sentence, settlements }) => [sentence, settlements[0]!.dates])).toEqual([
-      ['Section A: prep and post: order changed, twice', { 'post-due@A': '2027-02-05T17:00' }],
-      ['Section C: prep and post: order changed, twice', { 'post-due@C': '2027-02-05T17:00' }],
+      ['Section A: prep and post: order changed, twice, first on Thu 4 Feb', { 'post-due@A': '2027-02-05T17:00' }],
+      ['Section C: prep and post: order changed, twice, first on Thu 4 Feb', { 'post-due@C': '2027-02-05T17:00' }],
     ]);
   });
   it('that all sections have are everybody’s, and one date for all settles them', () => {
     const [cause, ...others] = reviewed(prepAndPost, { A: { '3': 4 }, B: { '3': 4 } });
     expect(others).toEqual([]);
-    expect(cause!.sentence).toBe('prep and post: order changed, twice');
+    expect(cause!.sentence).toBe('prep and post: order changed, twice, first on Thu 4 Feb');
     expect(cause!.settlements.map(({ dates }) => dates)).toEqual([{ 'post-due': '2027-02-05T17:00' }]);
   });
   it('of a closed day name the section that meets on it, or the group whose date it is', () => {

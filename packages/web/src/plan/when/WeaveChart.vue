@@ -130,7 +130,7 @@ const heldAt = computed(() =>
         v-for="(strand, at) in weave.strands"
         :key="at"
         :d="path(strand.from, endOf(strand))"
-        :class="['strand', { doubtful: strand.doubtful, held: held?.key === strand.key }]"
+        :class="['strand', { doubtful: strand.doubtful, held: held?.strand.key === strand.key }]"
         :stroke-width="Math.min(1 + strand.ids.length * 0.35, 4)"
         :stroke-dasharray="SECTION_DASHES[strand.section % SECTION_DASHES.length]"
       />

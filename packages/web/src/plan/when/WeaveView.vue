@@ -5,10 +5,8 @@ import { useAnnouncer } from '../../shared/announcer.js';
 import { useKeys } from '../../shared/useKeys.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
-import { along, fallingOf, type Moves } from '../../shared/dates/bulkMoves.js';
 import BulkBar from './BulkBar.vue';
 import DatesTable from '../../shared/dates/DatesTable.vue';
-import { asRead } from '../../shared/dates/readersDates.js';
 import { termSheet } from '../../shared/dates/termSheet.js';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
@@ -18,6 +16,7 @@ import SectionsCompared from './SectionsCompared.vue';
 import WeaveChart from './WeaveChart.vue';
 import WeaveLook from './WeaveLook.vue';
 import WorkBar from './WorkBar.vue';
+import { useHeldDates, type Held } from './useHeldDates.js';
 import { useBesideDates } from './useBesideDates.js';
 import { useWeaveRows } from './useWeaveRows.js';
 import { weaveOf } from './weaveGeometry.js';
@@ -107,26 +106,9 @@ function setByHand(dates: Readonly<Record<string, string>>): void {
   announce(`${count(Object.keys(dates).length, 'date')} set by hand.`);
 }
 
-/** The end of a strand was dragged to another day: its dates go there, or all that is chosen goes as many days along. */
-function dragged(...held: Held): void {
-  setByHand(movesOf(...held).moves);
-}
-type Held = readonly [ids: readonly string[], day: string, withChosen: boolean];
-function movesOf(...[ids, day, withChosen]: Held): { readonly moved: readonly PreviewDate[]; readonly moves: Moves } {
-  const own = all.value.filter(({ id }) => ids.includes(id));
-  const moved = withChosen ? [...new Set([...own, ...chosen.value])] : own;
-  const moves = withChosen
-    ? along(moved, own[0]!, day)
-    : Object.fromEntries(own.map(({ id, from, to }) => [id, `${day}${(to ?? from).slice(10)}`]));
-  return { moved, moves };
-}
-/** Before several are let go, how many of them would fall on unusual days. */
-function wordsWhileHeld(...held: Held): string {
-  const { moved, moves } = movesOf(...held);
-  if (moved.length < 2) return sheet.value.wordsFor(parseDay(held[1]));
-  const { ids, words } = fallingOf(moved, moves, plan.view!.shell);
-  return `${count(moved.length, 'date')}${ids.length === 0 ? '' : `, of them ${asRead(words)}`}`;
-}
+const { movesOf, wordsWhileHeld } = useHeldDates({ all, chosen, sheet });
+/** The end of a strand was dragged to another day. */
+const dragged = (...held: Held): void => setByHand(movesOf(...held));
 
 /** The row that the eye is on stays under it, wherever its new date puts it. */
 function focusOn(id: string): void {

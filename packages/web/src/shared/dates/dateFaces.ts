@@ -1,4 +1,4 @@
-import { FLAG_WORDS, type PreviewDate } from '@yarin/core';
+import { FLAG_WORDS, type Flag, type PreviewDate } from '@yarin/core';
 import { explain } from './readersDates.js';
 
 /** How a date looks in a table; what stays where it stands is quiet. */
@@ -9,6 +9,8 @@ export function faceOf({ id, rule, from, to }: PreviewDate, doubtful: ReadonlySe
 
 /** Why a date goes where it goes: its flags, then the steps that led there. */
 export function whyWords(date: PreviewDate): string {
-  const flags = date.flags.map((flag) => FLAG_WORDS[flag]).join(', ');
+  // The step that left a break names it.
+  const isSaid = (flag: Flag): boolean => flag === 'wasInBreak' && date.steps.some(({ step }) => step === 'break');
+  const flags = date.flags.flatMap((flag) => (isSaid(flag) ? [] : [FLAG_WORDS[flag]])).join(', ');
   return [flags, explain(date)].filter((words) => words !== '').join(' · ');
 }
