@@ -2,6 +2,7 @@ import { parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js
 import type { Policy, RetimeMoment, TermSide } from '../schemas/retimeJob.js';
 import type { Series, Tie } from './classes.js';
 import { FLAGS, isDoubtful, type Flag } from './flags.js';
+import { landRest, landTied } from './landing.js';
 import { policyResolver, type ResolvedPolicy } from './policy.js';
 import type { Retimed } from './retime.js';
 import { indexTerms, type Terms } from './terms.js';
@@ -96,6 +97,16 @@ export function groundOf(part: TermMoments): DoubtGround {
     among: () => (all ??= (part.among ?? part.moments).map(doubtOf)),
   };
   return ground;
+}
+
+/** Where a moment would land that an offer puts on a day, as where a rule puts it. */
+export function offeredDay({ moment, oldDay, oldMinute, tie, ground }: Doubt, day: Day): Day {
+  const { terms } = ground;
+  const { landing } = ground.policyOf(moment);
+  if (tie !== undefined) return landTied(terms, day, landing, tie.series.after)?.day ?? day;
+  if (oldMinute === 0 && (moment.role === 'opens' || moment.role === 'posts')) return day;
+  const counting = moment.series === undefined ? terms.classes.unnamed : terms.classes.named(moment.series);
+  return landRest(terms, oldDay, day, landing, counting.after)?.day ?? day;
 }
 
 /** Whether a date is taken from another of its item. */

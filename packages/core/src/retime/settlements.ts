@@ -3,9 +3,9 @@ import { formatDay, formatMoment, parseDay, type Day } from '../calendar/day.js'
 import { meetingsOn } from '../calendar/meetingIndex.js';
 import type { Closure } from '../schemas/calendar.js';
 import { hourIn, meetsOn } from './classes.js';
-import { dayBeforeLanding, followsAnother, settableId, type Doubt } from './doubt.js';
+import { dayBeforeLanding, followsAnother, offeredDay, settableId, type Doubt } from './doubt.js';
 import type { Flag } from './flags.js';
-import { landed, landRest, nextDay } from './landing.js';
+import { nextDay } from './landing.js';
 import { byClassShare } from './meetingRule.js';
 import { lastBefore } from './reversals.js';
 import type { SettlementName } from './settlementNames.js';
@@ -151,14 +151,13 @@ function sameDayOfNewBreak(doubt: Doubt): Day | undefined {
 }
 
 /** Where `stretch` would put it. */
-function byShare({ moment, tie, oldDay, ground }: Doubt): Day | undefined {
+function byShare(doubt: Doubt): Day | undefined {
+  const { tie, oldDay, ground } = doubt;
   const { terms } = ground;
   if (terms.old.isExam(oldDay)) return undefined;
   if (tie !== undefined) return byClassShare(tie).meeting.day;
   const placed = byStretch(terms, oldDay);
-  if (placed === undefined) return undefined;
-  const { landing } = ground.policyOf(moment);
-  return landed(terms, placed, landRest(terms, oldDay, placed.day, landing, terms.classes.unnamed.after)).day;
+  return placed === undefined ? undefined : offeredDay(doubt, placed.day);
 }
 
 function nearWeekday({ moment, ground: { terms } }: Doubt, direction: 1 | -1): Day {

@@ -1,6 +1,5 @@
 import type { Day } from '../calendar/day.js';
-import { followsAnother, type Doubt } from './doubt.js';
-import { landRest, landTied } from './landing.js';
+import { followsAnother, offeredDay, type Doubt } from './doubt.js';
 import type { Step } from './steps.js';
 import { weekdayOfWeek } from './terms.js';
 
@@ -50,16 +49,11 @@ function goesBy(steps: readonly Step[]): ByWeek | undefined {
 }
 
 function inWeek(doubt: Doubt, { before }: ByWeek, number: number): Day {
-  const { moment, oldDay, tie, ground } = doubt;
+  const { moment, oldDay, ground } = doubt;
   const { terms } = ground;
   const mapped = moment.steps.find((step) => step.step === 'weekday');
   const weekday = mapped?.step === 'weekday' ? mapped.to : terms.old.runsAs(oldDay);
   const week = terms.new.teachingWeeks[number - 1]! - before * 7;
   const { day } = weekdayOfWeek(terms.new, week, weekday, terms.old.isInside(oldDay));
-  const { landing } = ground.policyOf(moment);
-  const lands =
-    tie === undefined
-      ? landRest(terms, oldDay, day, landing, terms.classes.unnamed.after)
-      : landTied(terms, day, landing, tie.series.after);
-  return lands?.day ?? day;
+  return offeredDay(doubt, day);
 }

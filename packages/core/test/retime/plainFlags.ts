@@ -13,7 +13,7 @@ const closing = ({ closures = [] }: Calendar, day: number): Closure[] =>
   closures.filter(({ from, to, kind }) => kind !== 'exams' && from <= formatDay(day) && formatDay(day) <= to);
 
 /** The series that it names, else is tied to or goes weeks on from, as a text; “none” for none. */
-const seriesOf = ({ moment, tie, weeksOn }: Plain): string =>
+export const seriesOf = ({ moment, tie, weeksOn }: Plain): string =>
   moment.series !== undefined
     ? `"${moment.series}"`
     : JSON.stringify((tie ?? weeksOn)?.series.name ?? null) + ((tie ?? weeksOn) === undefined ? 'none' : '');

@@ -2,17 +2,23 @@ import { expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { checkCalendar } from '../../src/calendar/checkCalendar.js';
 import { formatDay, formatMoment, parseDay } from '../../src/calendar/day.js';
+import { doubtCauses } from '../../src/retime/causes.js';
 import { FLAGS } from '../../src/retime/flags.js';
 import { retime } from '../../src/retime/retime.js';
+import { proposePolicy } from '../../src/retime/suggestPolicy.js';
 import type { Calendar, Meeting } from '../../src/schemas/calendar.js';
 import type { RetimeJob, RetimeMoment, Role, RuleName } from '../../src/schemas/retimeJob.js';
 import { PlainCalendar, type Met } from './plainCalendar.js';
-import { readPlainly } from './plainReading.js';
+import { plainCauses } from './plainCauses.js';
+import { plainProposal } from './plainProposal.js';
+import { plainsOf, readPlainly } from './plainReading.js';
 
 const RULES: RuleName[] = ['week', 'meeting', 'nearest', 'offset', 'stretch', 'clear', 'keep'];
 const MOVING: RuleName[] = ['week', 'meeting', 'nearest', 'offset', 'stretch'];
 const ROLES: Role[] = ['opens', 'part', 'due', 'late', 'closes', 'answers', 'posts', 'starts', 'ends', 'remind'];
 const MONDAY = parseDay('2025-09-01');
+/** How many invented pairs of terms are read. */
+const RUNS = Number(process.env.PLAIN_RUNS ?? 400);
 
 /** Left out as often as `out` of `out` + `of` times. */
 const optional = <Value>(arbitrary: fc.Arbitrary<Value>, of = 2, out = 1) =>
@@ -259,7 +265,47 @@ it('the indexed retiming says what the rules say when they are read out one by o
         plain.map(({ to, rule, flags }, at) => ({ id: drawn.moments[at]!.id, to, rule, flags: inOrder(flags) })),
       );
     }),
-    { numRuns: Number(process.env.PLAIN_RUNS ?? 400) },
+    { numRuns: RUNS },
+  );
+});
+
+/** As in a course: an item stands in one unit. */
+const withUnits = (drawn: RetimeJob): RetimeJob => ({
+  ...drawn,
+  moments: drawn.moments.map(({ unit: _, ...moment }) => ({ ...moment, ...unitOf(moment.item) })),
+});
+const unitOf = (item: string | undefined): Pick<RetimeMoment, 'unit'> =>
+  item === 'a' ? { unit: 'u1' } : item === 'b' ? { unit: ['u2', 'u1'] } : {};
+
+it('doubts have the causes and settlements that reading them out gives, on invented calendars', () => {
+  fc.assert(
+    fc.property(job.map(withUnits), (drawn) => {
+      const result = retime(drawn);
+      if (!result.ok) throw new Error(JSON.stringify(result.problems));
+      const moments = result.value.map((each, at) => {
+        const { kind = 'page', item, series } = drawn.moments[at]!;
+        const own = { kind, ...(item === undefined ? {} : { item }), ...(series === undefined ? {} : { series }) };
+        return { ...each, ...own, title: each.id };
+      });
+      const { source, destination, policy = {} } = drawn;
+      const part = { source, destination, policy, moments, unitsOf: (item: string) => unitOf(item).unit };
+      const causes = doubtCauses([part]).map(({ cause, moments: mine, settlements }) => ({
+        cause,
+        moments: mine.map(({ id }) => id),
+        settlements: settlements.map(({ name, dates }) => ({ name, to: dates })),
+      }));
+      expect(causes).toEqual(plainCauses(plainsOf(drawn)));
+    }),
+    { numRuns: RUNS / 2 },
+  );
+});
+
+it('the policy that is proposed is the one that reading the terms gives', () => {
+  fc.assert(
+    fc.property(job, (drawn) =>
+      expect(proposePolicy(drawn.source, drawn.destination).policy).toEqual(plainProposal(drawn)),
+    ),
+    { numRuns: RUNS },
   );
 });
 

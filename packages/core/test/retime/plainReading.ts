@@ -23,6 +23,10 @@ export interface Plain {
   minute: number;
   /** Takes its date from another of its item. */
   follows: boolean;
+  /** The day from which it landed, when it did. */
+  landedFrom: number | undefined;
+  /** The old teaching week that it goes by, how many calendar weeks before it, and on which weekday. */
+  byWeek: { readonly number: number; readonly before: number; readonly weekday: number } | undefined;
   readonly flags: Set<string>;
 }
 
@@ -33,7 +37,7 @@ export interface Plains {
   readonly all: readonly Plain[];
 }
 
-type Spot = { readonly day: number; readonly flags: readonly string[]; readonly met?: Met };
+export type Spot = { readonly day: number; readonly flags: readonly string[]; readonly met?: Met };
 
 const old = (each: Plain): number => each.oldDay * 1440 + each.oldMinute;
 const now = (each: Plain): number => each.day * 1440 + each.minute;
@@ -41,6 +45,14 @@ const OF_ITS_OWN = ['closure', 'noClass', 'wasInBreak', 'noSuchWeek', 'otherWeek
 
 /** Where each moment goes: docs/rules.md done sentence by sentence, without any index or order of work of its own. */
 export function readPlainly(job: RetimeJob): { to: string | null; rule: string; flags: string[] }[] {
+  return plainsOf(job).all.map((each) => ({ to: toOf(each), rule: each.rule, flags: [...each.flags] }));
+}
+
+export const toOf = (each: Plain): string | null =>
+  each.rule === 'clear' ? null : formatMoment(each.day, each.minute);
+
+/** The same, with everything that was found out. */
+export function plainsOf(job: RetimeJob): Plains {
   const weekStartsOn = job.destination.calendar.weekStartsOn ?? 1;
   const [from, to] = [job.source, job.destination].map((side) => new PlainCalendar(side, weekStartsOn)) as [
     PlainCalendar,
@@ -62,14 +74,10 @@ export function readPlainly(job: RetimeJob): { to: string | null; rule: string; 
   for (const each of all) followStart(plains, each);
   for (const each of all) if (isLate(each)) skipHour(job, each);
   plainFlags(job, plains);
-  return all.map((each) => ({
-    to: each.rule === 'clear' ? null : formatMoment(each.day, each.minute),
-    rule: each.rule,
-    flags: [...each.flags],
-  }));
+  return plains;
 }
 
-const isMovable = ({ rule }: Plain): boolean => !['byHand', 'clear', 'keep'].includes(rule);
+export const isMovable = ({ rule }: Plain): boolean => !['byHand', 'clear', 'keep'].includes(rule);
 
 function plainly({ policy = {}, byHand = {} }: RetimeJob, classes: PlainClasses, moment: RetimeMoment): Plain {
   const units = moment.unit === undefined ? [] : [moment.unit].flat();
@@ -100,6 +108,8 @@ function plainly({ policy = {}, byHand = {} }: RetimeJob, classes: PlainClasses,
     day: parseDay(at),
     minute: parseMinute(at, 11),
     follows: false,
+    landedFrom: undefined,
+    byWeek: undefined,
     flags: new Set(),
   };
 }
@@ -135,7 +145,7 @@ function findClassEvents({ from, classes, all }: Plains, job: RetimeJob): void {
   }
 }
 
-function weekdayOf(to: PlainCalendar, week: number, weekday: number, wasInside: boolean): Spot {
+export function weekdayOf(to: PlainCalendar, week: number, weekday: number, wasInside: boolean): Spot {
   const days = to.daysOf(week);
   const byCalendar = days.find((day) => ((day + 3) % 7) + 1 === weekday)!;
   const suits = (day: number): boolean => to.runsAs(day) === weekday && to.isOpenFor(day, wasInside);
@@ -147,7 +157,7 @@ function weekdayOf(to: PlainCalendar, week: number, weekday: number, wasInside: 
 
 const flagged = (spot: Spot, ...flags: string[]): Spot => ({ ...spot, flags: [...spot.flags, ...flags] });
 
-const numbered = (list: readonly Met[], number: number): Spot & { readonly met: Met } =>
+export const numbered = (list: readonly Met[], number: number): Spot & { readonly met: Met } =>
   number < list.length
     ? { day: list[number]!.day, flags: [], met: list[number]! }
     : { day: list.at(-1)!.day, flags: ['noSuchMeeting'], met: list.at(-1)! };
@@ -168,7 +178,7 @@ function mappedWeekday({ from, classes }: Plains, each: Plain): number {
   return (from.isInside(oldDay) ? policy.weekdays[String(weekday)] : undefined) ?? weekday;
 }
 
-const isTied = ({ tie }: Plain): boolean => tie !== undefined && tie.series.after.length > 0;
+export const isTied = ({ tie }: Plain): boolean => tie !== undefined && tie.series.after.length > 0;
 
 function weeksOn({ from, to }: Plains, each: Plain, after: readonly Met[], met: Met, number: number, weekday: number) {
   const answer = numbered(after, number);
@@ -200,6 +210,7 @@ function weekFromTwo(plains: Plains, each: Plain): Spot {
     if (next === undefined) spot = there(newWeeks.at(-1)! + week - from.teachingWeeks().at(-1)!, inExamsOrBreak);
     else if (from.numberOf(next) > 0) {
       const answer = answeringWeek(plains, from.numberOf(next));
+      each.byWeek = { number: from.numberOf(next), before: (next - week) / 7, weekday: inExamsOrBreak };
       spot =
         answer === undefined
           ? flagged(there(newWeeks.at(-1)!, inExamsOrBreak), 'noSuchWeek')
@@ -221,6 +232,7 @@ function weekFromTwo(plains: Plains, each: Plain): Spot {
       (other) => samePeople(other, each) && other.moment.role === 'due' && other.oldDay < week + 7,
     );
     if (next > 0 && !dueBefore) {
+      each.byWeek = { number: next, before: 1, weekday: mapped };
       const answer = answeringWeek(plains, next);
       return answer === undefined
         ? flagged(there(newWeeks.at(-1)! - 7, mapped), 'noSuchWeek')
@@ -251,6 +263,7 @@ function weekFromTwo(plains: Plains, each: Plain): Spot {
     return to.isInside(spot.day) && !wasInside ? { day: to.first + day - from.first, flags: [] } : spot;
   }
   if (number > 0) {
+    each.byWeek = { number, before: 0, weekday: mapped };
     const answer = answeringWeek(plains, number);
     return answer === undefined ? flagged(there(newWeeks.at(-1)!, mapped), 'noSuchWeek') : there(answer, mapped);
   }
@@ -309,7 +322,7 @@ function restByMeeting(plains: Plains, each: Plain): Spot | undefined {
   return { day: Math.min(Math.max(wanted, Math.min(...limits)), Math.max(...limits)), flags: answer.flags };
 }
 
-function restByStretch(plains: Plains, each: Plain): Spot {
+export function restByStretch(plains: Plains, each: Plain): Spot {
   const { from, to } = plains;
   const [mine, theirs] = [from.teachingDays(), to.teachingDays()];
   const goesTo = (teaching: number): number => theirs[share(mine.indexOf(teaching), mine.length, theirs.length)]!;
@@ -361,7 +374,7 @@ function ruled(plains: Plains, each: Plain): Spot {
 }
 
 /** The day on which a moment lands, of those that suit. */
-function landOn(to: PlainCalendar, day: number, how: string, suits: (day: number) => boolean): number {
+export function landOn(to: PlainCalendar, day: number, how: string, suits: (day: number) => boolean): number {
   const days = to.days().filter(suits);
   const next = days.find((other) => other > day);
   const previous = days.filter((other) => other < day).at(-1);
@@ -372,7 +385,7 @@ function landOn(to: PlainCalendar, day: number, how: string, suits: (day: number
 }
 
 /** Where the rest lands. */
-function landRest(plains: Plains, each: Plain, day: number): number {
+export function landRest(plains: Plains, each: Plain, day: number): number {
   const { from, to } = plains;
   const { oldDay, policy } = each;
   const how = policy.landing ?? 'nearest';
@@ -386,13 +399,21 @@ function landRest(plains: Plains, each: Plain, day: number): number {
   return landOn(to, day, how, to.isTeaching);
 }
 
+/** Where what is tied lands: on a day with a meeting that answers. */
+export function landTied({ to, classes }: Plains, { policy }: Plain, { series }: PlainTie, day: number): number {
+  const how = policy.landing ?? 'next';
+  const meets = (other: number): boolean => classes.answersOn(series, other).length > 0;
+  return how === 'stay' || meets(day) ? day : landOn(to, day, how, meets);
+}
+
 function landedFlag({ to }: Plains, each: Plain, before: number): void {
   if (each.day === before) return;
+  each.landedFrom = before;
   each.flags.add(!to.isOpen(before) || to.isExam(before) ? 'closure' : 'noClass');
 }
 
 function place(plains: Plains, each: Plain): void {
-  const { to, classes } = plains;
+  const { classes } = plains;
   const { tie, rule, oldDay, oldMinute, moment, policy } = each;
   if (tie === undefined && (rule === 'week' || rule === 'meeting'))
     each.weeksOn = classes.alternateBefore(oldDay, oldMinute, moment.series);
@@ -402,9 +423,7 @@ function place(plains: Plains, each: Plain): void {
   each.minute = oldMinute;
   const isOpening = moment.role === 'opens' || moment.role === 'posts';
   if (tie !== undefined && isTied(each)) {
-    const how = policy.landing ?? 'next';
-    if (how !== 'stay' && classes.answersOn(tie.series, spot.day).length === 0)
-      each.day = landOn(to, spot.day, how, (day) => classes.answersOn(tie.series, day).length > 0);
+    each.day = landTied(plains, each, tie, spot.day);
     const mates = tie.series.before.filter((met) => met.day === oldDay);
     const there = classes.answersOn(tie.series, each.day);
     const met = spot.met ?? there[mates.indexOf(tie.series.before[tie.number]!)] ?? there.at(-1);
@@ -450,6 +469,7 @@ function follow(plains: Plains, each: Plain): void {
     each.day = leader.day + each.oldDay - leader.oldDay;
     each.minute = each.oldMinute;
     each.follows = true;
+    each.landedFrom = undefined;
     for (const flag of OF_ITS_OWN) each.flags.delete(flag);
   };
   const apart = each.oldDay - leader.oldDay;
@@ -481,7 +501,10 @@ function followStart({ classes, all }: Plains, each: Plain): void {
   each.day = Math.floor(total / 1440);
   each.minute = total - each.day * 1440;
   each.follows = true;
-  if (starts.rule === 'byHand') for (const flag of OF_ITS_OWN) each.flags.delete(flag);
+  if (starts.rule === 'byHand') {
+    each.landedFrom = undefined;
+    for (const flag of OF_ITS_OWN) each.flags.delete(flag);
+  }
   const [tie, other] = [each.tie, starts.tie];
   if (tie === undefined || other === undefined || each.policy.hour === 'keep') return;
   if (tie.series.name !== other.series.name || tie.number !== other.number) return;
