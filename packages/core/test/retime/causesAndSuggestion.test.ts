@@ -55,7 +55,10 @@ describe('doubts are gathered by cause', () => {
   });
   it('work of the last day of the break can go to the last day of the new break, or around it', () => {
     const [cause] = doubtCauses([{ ...TERMS, moments: moved([due('Field journal', '2026-03-15T23:59')]) }]);
-    expect(cause).toMatchObject({ sentence: 'Field journal: Sun 15 Mar was in Spring break', detail: 'Sun 15 Mar → Sun 7 Mar' });
+    expect(cause).toMatchObject({
+      sentence: 'Field journal: Sun 15 Mar was in Spring break',
+      detail: 'Sun 15 Mar → Sun 7 Mar',
+    });
     expect(cause!.settlements.map(({ name, dates }) => [name, dates['Field journal']])).toEqual([
       ['newBreak', '2027-03-21T23:59'],
       ['previous', '2027-03-12T23:59'],
@@ -93,7 +96,9 @@ describe('doubts are gathered by cause', () => {
     const dates = result.ok ? result.value.map((each) => ({ ...each, kind: 'assignment', title: each.id })) : [];
     const [cause, ...others] = doubtCauses([{ source, destination, policy, moments: dates }]);
     expect(others).toEqual([]);
-    expect(cause!.sentence).toBe('The new term is one week shorter: Lab 2026-02-04, Wed 4 Feb, had a week that it lacks');
+    expect(cause!.sentence).toBe(
+      'The new term is one week shorter: Lab 2026-02-04, Wed 4 Feb, had a week that it lacks',
+    );
     // Wednesday of week 5 stands on Wed 28 Jan, as that of week 4 does. The 23rd of 25 teaching days is the 18th of 20.
     expect(cause!.settlements.map(({ name, words, dates: to }) => [name, words, to])).toEqual([
       ['lastDay', 'The last day, Fri 30 Jan', { 'Lab 2026-02-04': '2026-01-30T12:00' }],
