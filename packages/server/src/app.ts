@@ -14,6 +14,7 @@ import { fileRoutes } from './courses/files/routes.js';
 import { courseRoutes } from './courses/routes.js';
 import { deskRoutes } from './desk/routes.js';
 import { findRoutes } from './find/routes.js';
+import { healthRoutes } from './http/healthRoutes.js';
 import { errorHandler, nothingThere } from './http/errorHandler.js';
 import { SESSION_MS } from './http/sessionCommands.js';
 import { SessionStore } from './http/sessionStore.js';
@@ -62,6 +63,7 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   app.use(compression());
 
   const api = express.Router();
+  api.use(healthRoutes(server));
   api.use(rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: 'draft-8', legacyHeaders: false }));
   api.use(express.json({ limit: '1mb' }));
   api.use(

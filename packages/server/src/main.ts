@@ -22,7 +22,13 @@ function sessionSecret(): string {
   return readFileSync(file, 'utf8');
 }
 
-const writer = await Writer.start(config.dataFolder);
+const writer = await Writer.start(config.dataFolder, (error) => {
+  log.fatal({ err: error }, 'the writer can’t be started anew');
+  process.stderr.write(
+    'Yarin can’t write any more and has stopped. Nothing is half done; look at the disk and start it again.\n',
+  );
+  process.exit(1);
+});
 const reading = await openForReading(config.dataFolder);
 const clock = makeClock(config.fixedNow);
 const report = await loadDemo({ reading, writer }, config, clock.now(INSTITUTION.timeZone));

@@ -42,6 +42,24 @@ export async function openForWriting(dataFolder: string): Promise<DataSource> {
   return source;
 }
 
+/** Whether a connection is within a transaction. */
+export const isInTransaction = ({ driver }: DataSource): boolean =>
+  (driver as unknown as { readonly databaseConnection: { readonly inTransaction: boolean } }).databaseConnection
+    .inTransaction;
+
+const UNWRITABLE: readonly (readonly [why: 'held' | 'full' | 'broken', codes: RegExp])[] = [
+  ['held', /^SQLITE_(?:BUSY|LOCKED)/],
+  ['full', /^SQLITE_FULL/],
+  ['broken', /^SQLITE_(?:IOERR|READONLY|CORRUPT|NOTADB|CANTOPEN)/],
+];
+
+/** What kept the database from writing, when that is what an error says. */
+export function whyUnwritable(error: unknown): 'held' | 'full' | 'broken' | undefined {
+  const { driverError = error } = (error ?? {}) as { readonly driverError?: unknown };
+  const code = String((driverError as { readonly code?: unknown } | null)?.code ?? '');
+  return UNWRITABLE.find(([, codes]) => codes.test(code))?.[0];
+}
+
 /** A connection that can only read, and so never waits for the writer. */
 export async function openForReading(dataFolder: string): Promise<DataSource> {
   const source = await new DataSource(options(dataFolder)).initialize();

@@ -24,4 +24,5 @@ export const forbidden = problem(403, 'forbidden', 'This is not yours to do');
 export const notFound = problem(404, 'not-found', 'Nothing is there');
 export const conflict = problem(409, 'conflict', 'Something stands in the way');
 export const unusable = problem(422, 'unusable', 'This can’t be used as it is');
+export const unavailable = problem(503, 'unavailable', 'Yarin can’t write just now');
 export const malformed = problem(400, 'malformed', 'The request can’t be read');

@@ -14,6 +14,7 @@ import { saveSession, dropSession } from '../http/sessionCommands.js';
 import { changeSources, followSections, openPlan, saveDecisions, seePlan } from '../plans/planCommands.js';
 import { bring } from '../runs/bring.js';
 import { takeBack } from '../runs/takeBack.js';
+import { probe } from './probe.js';
 
 /** Everything that writes, by name. */
 export const COMMANDS = {
@@ -53,6 +54,7 @@ export const COMMANDS = {
   removeRecipe,
   bring,
   takeBack,
+  probe,
 };
 
 export type CommandName = keyof typeof COMMANDS;

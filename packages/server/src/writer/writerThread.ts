@@ -4,6 +4,7 @@ import { indexMissing } from '../find/findIndex.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Command } from './command.js';
 import { COMMANDS } from './commands.js';
+import { StuckInTransaction, transact } from './transaction.js';
 import type { CommandMessage, WriterMessage } from './messages.js';
 
 /** Runs in the writer thread: owns the only writing connection and runs one command after the other. */
@@ -14,17 +15,13 @@ const source = await openForWriting(dataFolder);
 
 async function run({ id, name, input }: CommandMessage): Promise<void> {
   const command = (COMMANDS as unknown as Record<string, Command<unknown, unknown>>)[name]!;
-  const { manager } = source;
-  await manager.query('BEGIN IMMEDIATE');
+  const progress = (share: number): void => send({ is: 'progress', id, share });
   try {
-    const output = await command(
-      { manager, dataFolder, progress: (share) => send({ is: 'progress', id, share }) },
-      input,
-    );
-    await manager.query('COMMIT');
+    const output = await transact(source, (manager) => command({ manager, dataFolder, progress }, input));
     send({ is: 'done', id, output });
   } catch (error) {
-    await manager.query('ROLLBACK');
+    // The thread ends, and is started anew with a connection of its own.
+    if (error instanceof StuckInTransaction) throw error;
     if (error instanceof HttpProblem) send({ is: 'refused', id, problem: error.details });
     else send({ is: 'failed', id, error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
   }
