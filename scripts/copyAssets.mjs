@@ -1,5 +1,9 @@
-// Copies what the TypeScript compiler leaves out: the entry that starts the writer thread.
+// Copies what the TypeScript compiler leaves out: the entries that start threads.
 import { copyFileSync, mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
 
-mkdirSync('packages/server/dist/writer', { recursive: true });
-copyFileSync('packages/server/src/writer/writerEntry.mjs', 'packages/server/dist/writer/writerEntry.mjs');
+for (const entry of ['writer/writerEntry.mjs', 'readers/readerEntry.mjs']) {
+  const target = `packages/server/dist/${entry}`;
+  mkdirSync(dirname(target), { recursive: true });
+  copyFileSync(`packages/server/src/${entry}`, target);
+}

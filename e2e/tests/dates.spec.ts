@@ -29,6 +29,10 @@ test('many dates are chosen by keyboard, moved, given another rule, cleared and 
   await chosen.getByRole('button', { name: 'next class' }).click();
   await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Tue 23 Feb 14:00');
   await chosen.getByRole('combobox', { name: 'To another weekday of the same week' }).selectOption('Fri');
+  // They stand in a class now: leaving it is told first.
+  await expect(page.getByRole('alert')).toContainText('away from class');
+  await expect(page.getByRole('button', { name: 'move those on to the next class' })).toBeVisible();
+  await page.getByRole('button', { name: 'move all as they are' }).click();
   await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 26 Feb 14:00');
   await chosen.getByRole('button', { name: 'back to the rule' }).click();
   await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('closed day · week 6');

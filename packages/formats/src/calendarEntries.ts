@@ -1,4 +1,5 @@
 import ICAL from 'ical.js';
+import { whyNoRule } from './recurrenceRule.js';
 import { fail, formatDay, parseDay, succeed, type Result } from '@yarin/core';
 
 const MOST_EVENTS = 5000;
@@ -28,8 +29,8 @@ export interface EntryTime {
 export interface CalendarEntries {
   /** Every time that touches the span, entry by entry. */
   readonly entries: readonly (readonly EntryTime[])[];
-  /** Names of entries without a date. */
-  readonly undated: readonly string[];
+  /** Entries that were passed over: “Snow day”, “has no date”. */
+  readonly unread: readonly { readonly name: string; readonly why: string }[];
 }
 
 /**
@@ -62,14 +63,18 @@ export function readCalendarEntries(text: string, span: Span): Result<CalendarEn
     }
   const budget = { left: MOST_TIMES };
   const entries: (readonly EntryTime[])[] = [];
-  const undated: string[] = [];
+  const unread: CalendarEntries['unread'][number][] = [];
   for (const component of components) {
     if (component.hasProperty('recurrence-id')) continue;
     const event = new ICAL.Event(component, { exceptions: exceptions.get(uidOf(component)) ?? [] });
-    if (!component.hasProperty('dtstart')) undated.push(event.summary ?? 'an entry without a title');
+    const why = component.hasProperty('dtstart') ? whyNoRule(component) : 'has no date';
+    const name = event.summary ?? 'an entry without a title';
+    if (why !== undefined) unread.push({ name, why });
+    else if (budget.left <= 0)
+      unread.push({ name, why: 'was passed over: the file has more entries that repeat than can be read' });
     else entries.push(timesOf(event, span, budget).filter(({ from, to }) => to >= span.from && from <= span.to));
   }
-  return succeed({ entries: entries.filter((times) => times.length > 0), undated });
+  return succeed({ entries: entries.filter((times) => times.length > 0), unread });
 }
 
 function rootOf(text: string): ICAL.Component | undefined {

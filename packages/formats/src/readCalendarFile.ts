@@ -19,7 +19,7 @@ export function readCalendarFile(text: string, span: Span): Result<ReadClosures>
     .map(closureOf);
   return succeed({
     closures: closures.sort((a, b) => (a.from < b.from ? -1 : 1)),
-    unread: read.value.undated.map((name) => `“${name}” has no date.`),
+    unread: [...new Set(read.value.unread.map(({ name, why }) => `“${name.slice(0, 200)}” ${why}.`))],
   });
 }
 

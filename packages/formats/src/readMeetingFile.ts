@@ -27,7 +27,7 @@ export function readMeetingFile(text: string, calendar: Calendar): Result<ReadMe
   const read = readCalendarEntries(text, { from: firstDay, to: lastDay, timeZone });
   if (!read.ok) return read;
   const index = indexCalendar(calendar, calendar.weekStartsOn ?? 1);
-  const unread = new Set(read.value.undated);
+  const unread = new Set(read.value.unread.map(({ name }) => name));
   const found = new Map<string, { readonly time: EntryTime; readonly days: Set<number> }>();
   for (const time of read.value.entries.flat()) {
     if (time.start === undefined || time.end === undefined || time.from !== time.to || time.end <= time.start) {

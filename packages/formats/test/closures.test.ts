@@ -94,6 +94,25 @@ describe('an iCalendar file', () => {
       closures(file(...event('e', 'DTSTART:20270219T030000Z', 'DTEND:20270219T040000Z', 'SUMMARY:Charter evening'))),
     ).toEqual(['2027-02-18 2027-02-18 Charter evening holiday']);
   });
+  it.each([
+    ['FREQ=SECONDLY;BYMONTH=2;BYMONTHDAY=30', 'repeats more often than daily'],
+    ['FREQ=HOURLY', 'repeats more often than daily'],
+    ['FREQ=DAILY;BYMINUTE=0,10,20', 'repeats more often than daily'],
+    ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30', 'repeats on days that no calendar has'],
+    ['FREQ=MONTHLY;BYMONTHDAY=31;BYMONTH=4,6,9,11', 'repeats on days that no calendar has'],
+    ['FREQ=MONTHLY;BYDAY=6MO', 'repeats on days that no calendar has'],
+  ])('the rule %s is not followed, and the rest of the file is read', (rule, why) => {
+    const result = read(
+      file(
+        ...event('r', 'DTSTART:20270118T090000Z', `RRULE:${rule}`, 'SUMMARY:Odd'),
+        ...event('s', 'DTSTART;VALUE=DATE:20270218', 'SUMMARY:Charter Day'),
+      ),
+    );
+    expect(result).toMatchObject({
+      ok: true,
+      value: { closures: [{ from: '2027-02-18' }], unread: [`“Odd” ${why}.`] },
+    });
+  });
   it('what lies outside the term is passed over', () => {
     expect(closures(file(...event('f', 'DTSTART;VALUE=DATE:20260704', 'SUMMARY:Summer')))).toEqual([]);
   });
@@ -105,9 +124,14 @@ describe('an iCalendar file', () => {
     const old = file(...event('h', 'DTSTART;VALUE=DATE:20150101', 'RRULE:FREQ=DAILY', 'SUMMARY:Closed'));
     expect(closures(old)).toHaveLength(117);
     const endless = Array.from({ length: 200 }, (_, at) =>
-      event(`i${at}`, 'DTSTART:19000101T000000Z', 'RRULE:FREQ=SECONDLY', 'SUMMARY:Never'),
+      event(`i${at}`, 'DTSTART:19000101T000000Z', 'RRULE:FREQ=DAILY', 'SUMMARY:Never'),
     );
-    expect(closures(file(...endless.flat()))).toEqual([]);
+    const result = read(file(...endless.flat()));
+    if (!result.ok) throw new Error('it is a calendar');
+    expect(new Set(said(result.value.closures)).size).toBe(117);
+    expect(result.value.unread).toEqual([
+      '“Never” was passed over: the file has more entries that repeat than can be read.',
+    ]);
   });
   it.each(['', 'hello', 'BEGIN:VCALENDAR\r\nBEGIN:VEVENT'])('“%s” is no calendar, and that is said', (text) => {
     expect(read(text)).toMatchObject({ ok: false, problems: [{ code: 'noCalendar' }] });

@@ -9,6 +9,7 @@ import { readConfig } from './config.js';
 import { openForReading } from './database/driver.js';
 import { loadDemo } from './demo/loadDemo.js';
 import { INSTITUTION } from './institution.js';
+import { FileReaders } from './readers/fileReaders.js';
 import { Writer } from './writer/writer.js';
 
 const config = readConfig(process.env);
@@ -30,12 +31,13 @@ const writer = await Writer.start(config.dataFolder, (error) => {
   process.exit(1);
 });
 const reading = await openForReading(config.dataFolder);
+const readers = new FileReaders();
 const clock = makeClock(config.fixedNow);
 const report = await loadDemo({ reading, writer }, config, clock.now(INSTITUTION.timeZone));
 if (report !== undefined) process.stdout.write(`${report}\n`);
 
 const app = makeApp(
-  { reading, writer, clock, log, dataFolder: config.dataFolder },
+  { reading, writer, readers, clock, log, dataFolder: config.dataFolder },
   { sessionSecret: sessionSecret(), webFolder: config.webFolder },
 );
 const listening = app.listen(config.port, '127.0.0.1', () => {
@@ -50,6 +52,7 @@ async function stop(): Promise<void> {
   listening.close();
   listening.closeAllConnections();
   await writer.close();
+  await readers.close();
   await reading.destroy();
   process.stdout.write('Yarin stopped.\n');
 }

@@ -10,6 +10,7 @@ import { makeApp } from '../src/app.js';
 import { makeClock } from '../src/clock.js';
 import { openForReading } from '../src/database/driver.js';
 import { loadDemo } from '../src/demo/loadDemo.js';
+import { FileReaders } from '../src/readers/fileReaders.js';
 import { Writer } from '../src/writer/writer.js';
 
 const NOW = '2026-11-24T09:00';
@@ -54,8 +55,12 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
   else cpSync(template, dataFolder, { recursive: true });
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
+  const readers = new FileReaders();
   const log = pino({ level: 'silent' });
-  const app = makeApp({ reading, writer, clock: makeClock(NOW), log, dataFolder }, { sessionSecret: 'for tests' });
+  const app = makeApp(
+    { reading, writer, readers, clock: makeClock(NOW), log, dataFolder },
+    { sessionSecret: 'for tests' },
+  );
   return {
     dataFolder,
     reading,
@@ -68,6 +73,7 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
     },
     async close() {
       await writer.close();
+      await readers.close();
       await reading.destroy();
       rmSync(dataFolder, { recursive: true, force: true });
     },

@@ -374,7 +374,7 @@ function ruled(plains: Plains, each: Plain): Spot {
 }
 
 /** The day on which a moment lands, of those that suit. */
-export function landOn(to: PlainCalendar, day: number, how: string, suits: (day: number) => boolean): number {
+function landOn(to: PlainCalendar, day: number, how: string, suits: (day: number) => boolean): number {
   const days = to.days().filter(suits);
   const next = days.find((other) => other > day);
   const previous = days.filter((other) => other < day).at(-1);

@@ -19,7 +19,7 @@ import {
   termDraftSchema,
   termEditSchema,
 } from '@yarin/core/schemas';
-import { readCalendarFile, readMeetingFile, writeTermFile } from '@yarin/formats';
+import { writeTermFile } from '@yarin/formats';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { CourseRow } from '../database/entities/course.js';
@@ -46,7 +46,7 @@ const checkClosures = checked(readClosuresSchema);
 const checkTimetable = checked(readTimetableSchema);
 
 /** Terms and their calendars, what one course has beside them, and reading closed days from elsewhere. */
-export function calendarRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds): Router {
+export function calendarRoutes({ reading, writer, readers, clock }: Server, grounds: PlanGrounds): Router {
   const { manager } = reading;
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
@@ -126,7 +126,7 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
     const { text, firstDay, lastDay, timeZone } = checkClosures(request.body);
     refuseImpossible(firstDay, lastDay);
     const span = { from: firstDay, to: lastDay, timeZone };
-    response.json(orRefuse(readCalendarFile(text, span)));
+    response.json(orRefuse(await readers.read('closures', text, span)));
   });
 
   router.get('/courses/:id/calendar', async (request, response) => {
@@ -160,7 +160,7 @@ export function calendarRoutes({ reading, writer, clock }: Server, grounds: Plan
     const { text } = checkTimetable(request.body);
     const row = await manager.findOneByOrFail(CourseRow, { id });
     const term = await manager.findOneByOrFail(TermRow, { id: row.termId });
-    response.json(orRefuse(readMeetingFile(text, await calendarOfCourse(manager, row, term))));
+    response.json(orRefuse(await readers.read('meetings', text, await calendarOfCourse(manager, row, term))));
   });
 
   async function timeWith(id: string, { partId, additions, meetings }: CourseTimeEdit): Promise<Times> {

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import type { ColumnReading, CourseSummary, DateStyle, PreviewDate } from '@yarin/core';
-import { readDateSheet, writeCalendarFile, writeDateSheet } from '@yarin/formats';
+import { writeCalendarFile, writeDateSheet } from '@yarin/formats';
 import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { timesOf } from '../calendars/calendarStore.js';
@@ -22,7 +22,7 @@ const checkSheet = checked(
   ),
 );
 /** The dates of a plan as a sheet and as a calendar file, and dates that come back from a spreadsheet. Nothing here writes. */
-export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds): Router {
+export function planDateRoutes({ reading, readers, clock }: Server, grounds: PlanGrounds): Router {
   const { manager } = reading;
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
@@ -59,7 +59,7 @@ export function planDateRoutes({ reading, clock }: Server, grounds: PlanGrounds)
   router.post('/plans/:id/dates/sheet', async (request, response) => {
     const { text, order } = checkSheet(request.body);
     const { dates, reading: how } = await datesOf(request);
-    response.json(readDateSheet(text, dates, { ...how, order }));
+    response.json(await readers.read('sheet', text, dates, { ...how, order }));
   });
   return router;
 }

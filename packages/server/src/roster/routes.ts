@@ -1,5 +1,8 @@
+import { mkdirSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { RosterReport } from '@yarin/core';
-import { readRoster, ROSTER_FILES } from '@yarin/formats';
+import { ROSTER_FILES } from '@yarin/formats';
 import { Router } from 'express';
 import multer from 'multer';
 import type { Server } from '../context.js';
@@ -8,18 +11,21 @@ import { forbidden, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf, type Asker } from '../people/asker.js';
 
-const LARGEST_FILE = 30 * 1024 * 1024;
+const MB = 1024 * 1024;
+const LARGEST_FILE_MB = 30;
+const LARGEST_ROSTER_MB = 60;
 
 function demandAdministrator({ role, department }: Asker): void {
   if (role !== 'administrator' || department !== null)
     throw forbidden('Only an administrator of the whole college loads the roster.');
 }
 
-export function rosterRoutes({ reading, writer, clock }: Server): Router {
+export function rosterRoutes({ reading, writer, readers, clock, dataFolder }: Server): Router {
   const router = Router();
+  mkdirSync(join(dataFolder, 'incoming'), { recursive: true });
   const upload = multer({
-    storage: multer.memoryStorage(),
-    limits: { fileSize: LARGEST_FILE, files: 12 },
+    storage: multer.diskStorage({ destination: join(dataFolder, 'incoming') }),
+    limits: { fileSize: LARGEST_FILE_MB * MB, files: 12, fields: 4 },
     defParamCharset: 'utf8',
   }).array('files');
 
@@ -34,19 +40,30 @@ export function rosterRoutes({ reading, writer, clock }: Server): Router {
     upload(request, response, next);
   });
   router.post('/roster', async (request, response) => {
-    const files = Object.fromEntries(
-      ((request.files ?? []) as Express.Multer.File[]).map(({ originalname, buffer }) => [
-        originalname.replace(/\.csv$/i, ''),
-        buffer.toString('utf8'),
-      ]),
-    );
-    const missing = ROSTER_FILES.filter((name) => name !== 'orgs' && files[name] === undefined);
-    if (missing.length > 0)
-      throw unusable(
-        `A roster in OneRoster 1.1 has the files ${ROSTER_FILES.map((name) => `${name}.csv`).join(', ')}; ${missing.map((name) => `${name}.csv`).join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing. Nothing was loaded.`,
-      );
-    const at = clock.now(INSTITUTION.timeZone);
-    response.json(await writer.run('loadRoster', { roster: readRoster(files), doer: doerOf(request), at }));
+    const files = (request.files ?? []) as Express.Multer.File[];
+    try {
+      const roster = await readers.read('roster', pathsOf(files));
+      const at = clock.now(INSTITUTION.timeZone);
+      response.json(await writer.run('loadRoster', { roster, doer: doerOf(request), at }));
+    } finally {
+      await Promise.all(files.map(({ path }) => rm(path, { force: true })));
+    }
   });
   return router;
+}
+
+/** Where the files of a roster lie, by name without ending. */
+function pathsOf(files: readonly Express.Multer.File[]): Readonly<Record<string, string>> {
+  const sum = files.reduce((bytes, { size }) => bytes + size, 0);
+  if (sum > LARGEST_ROSTER_MB * MB)
+    throw unusable(
+      `The files of a roster may have ${LARGEST_ROSTER_MB} MB together; these have ${Math.ceil(sum / MB)}. Nothing was loaded.`,
+    );
+  const paths = Object.fromEntries(files.map(({ originalname, path }) => [originalname.replace(/\.csv$/i, ''), path]));
+  const missing = ROSTER_FILES.filter((name) => name !== 'orgs' && paths[name] === undefined);
+  if (missing.length > 0)
+    throw unusable(
+      `A roster in OneRoster 1.1 has the files ${ROSTER_FILES.map((name) => `${name}.csv`).join(', ')}; ${missing.map((name) => `${name}.csv`).join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing. Nothing was loaded.`,
+    );
+  return paths;
 }
