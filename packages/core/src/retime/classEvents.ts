@@ -1,9 +1,19 @@
+import type { Day, Minute } from '../calendar/day.js';
+import type { RetimeMoment } from '../schemas/retimeJob.js';
 import type { Series } from './classes.js';
 import { ROLE, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Terms } from './terms.js';
 
 /** Of ten of a series’ meetings, for how many there has to be an event. */
 const NEARLY_ALL_TENTHS = 9;
+
+/** What tells class events: moments of items with where they stood. */
+export interface StoodMoments {
+  readonly moments: readonly Pick<RetimeMoment, 'kind' | 'series'>[];
+  readonly roles: Moving['roles'];
+  readonly oldDays: ArrayLike<Day>;
+  readonly oldMinutes: ArrayLike<Minute>;
+}
 
 /**
  * The series that the moments of class events count: events whose `starts` and `ends` are those of a class meeting, where a
@@ -14,14 +24,14 @@ const NEARLY_ALL_TENTHS = 9;
  */
 export function seriesOfClassEvents(
   terms: Terms,
-  moving: Moving,
+  stood: StoodMoments,
   groups: readonly ItemGroup[],
 ): ReadonlyMap<Place, Series> {
   const counted = new Map<Place, Series>();
   if (terms.classes.series.length === 0) return counted;
   const events = new Map<Series, { readonly met: Set<number>; readonly groups: ItemGroup[] }>();
   for (const group of groups) {
-    const tie = classMeetingOf(terms, moving, group);
+    const tie = classMeetingOf(terms, stood, group);
     if (tie === undefined) continue;
     let ofSeries = events.get(tie.series);
     if (ofSeries === undefined) events.set(tie.series, (ofSeries = { met: new Set(), groups: [] }));
@@ -38,8 +48,8 @@ export function seriesOfClassEvents(
 }
 
 /** The class meeting that an event begins and ends with. */
-function classMeetingOf(terms: Terms, moving: Moving, { places, from, until }: ItemGroup) {
-  const { moments, roles, oldDays, oldMinutes } = moving;
+function classMeetingOf(terms: Terms, stood: StoodMoments, { places, from, until }: ItemGroup) {
+  const { moments, roles, oldDays, oldMinutes } = stood;
   let starts = -1;
   let ends = -1;
   for (let index = from; index < until; index++) {

@@ -1,8 +1,11 @@
+import type { MeetingList } from '../calendar/meetingIndex.js';
 import { parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js';
 import type { Policy, RetimeMoment, TermSide } from '../schemas/retimeJob.js';
+import { seriesOfClassEvents } from './classEvents.js';
 import type { Series, Tie } from './classes.js';
 import { FLAGS, isDoubtful, type Flag } from './flags.js';
 import { landRest, landTied } from './landing.js';
+import { groupByItem, ROLE } from './moving.js';
 import { policyResolver, type ResolvedPolicy } from './policy.js';
 import type { Retimed } from './retime.js';
 import { indexTerms, type Terms } from './terms.js';
@@ -62,6 +65,8 @@ export interface DoubtGround {
   doubtOf(moment: DoubtfulMoment): Doubt;
   /** All with which they are compared, as doubts. */
   among(): readonly Doubt[];
+  /** The meetings of the new term that count for what is tied to none. */
+  countingFor(moment: DoubtfulMoment): MeetingList;
 }
 
 const TIME_AT = 'YYYY-MM-DDT'.length;
@@ -70,6 +75,7 @@ export function groundOf(part: TermMoments): DoubtGround {
   const terms = indexTerms(part.source, part.destination);
   const policies = policyResolver(part.policy);
   let all: readonly Doubt[] | undefined;
+  let counted: ReadonlyMap<string, Series> | undefined;
   const doubtOf = (moment: DoubtfulMoment): Doubt => {
     const oldDay = parseDay(moment.from);
     const oldMinute = parseMinute(moment.from, TIME_AT);
@@ -95,8 +101,26 @@ export function groundOf(part: TermMoments): DoubtGround {
       }).policy,
     doubtOf,
     among: () => (all ??= (part.among ?? part.moments).map(doubtOf)),
+    countingFor({ id, series }) {
+      counted ??= seriesOfEvents(terms, ground.among());
+      const own = counted.get(id) ?? (series === undefined ? undefined : terms.classes.named(series));
+      return (own ?? terms.classes.unnamed).after;
+    },
   };
   return ground;
+}
+
+/** By moment id, the series that class events count. */
+function seriesOfEvents(terms: Terms, among: readonly Doubt[]): ReadonlyMap<string, Series> {
+  const moments = among.map(({ moment }) => moment);
+  const stood = {
+    moments,
+    roles: Uint8Array.from(moments, ({ role }) => ROLE[role]),
+    oldDays: among.map(({ oldDay }) => oldDay),
+    oldMinutes: among.map(({ oldMinute }) => oldMinute),
+  };
+  const counted = seriesOfClassEvents(terms, stood, groupByItem(moments));
+  return new Map([...counted].map(([at, series]) => [moments[at]!.id, series]));
 }
 
 /** Where a moment would land that an offer puts on a day, as where a rule puts it. */
@@ -105,8 +129,7 @@ export function offeredDay({ moment, oldDay, oldMinute, tie, ground }: Doubt, da
   const { landing } = ground.policyOf(moment);
   if (tie !== undefined) return landTied(terms, day, landing, tie.series.after)?.day ?? day;
   if (oldMinute === 0 && (moment.role === 'opens' || moment.role === 'posts')) return day;
-  const counting = moment.series === undefined ? terms.classes.unnamed : terms.classes.named(moment.series);
-  return landRest(terms, oldDay, day, landing, counting.after)?.day ?? day;
+  return landRest(terms, oldDay, day, landing, ground.countingFor(moment))?.day ?? day;
 }
 
 /** Whether a date is taken from another of its item. */

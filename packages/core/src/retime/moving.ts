@@ -74,11 +74,11 @@ export interface ItemGroup {
   readonly until: number;
 }
 
-const peopleKey = ({ item, for: people }: RetimeMoment): string | undefined =>
+const peopleKey = ({ item, for: people }: Pick<RetimeMoment, 'item' | 'for'>): string | undefined =>
   people === undefined || item === undefined ? item : `${item}\u0000${people}`;
 
 /** The groups of the moments, where there is more than one in it. */
-export function groupByItem(moments: readonly RetimeMoment[]): readonly ItemGroup[] {
+export function groupByItem(moments: readonly Pick<RetimeMoment, 'item' | 'for'>[]): readonly ItemGroup[] {
   const { numbers, count } = numbered(moments.length, (at) => peopleKey(moments[at]!));
   const sizes = new Int32Array(count);
   for (let at = 0; at < numbers.length; at++) if (numbers[at]! >= 0) sizes[numbers[at]!]!++;
