@@ -4,6 +4,9 @@ import Papa from 'papaparse';
 /** The columns of a sheet of dates. Only `will be` is read again, by `id`: `readDateSheet`. */
 const COLUMNS = ['id', 'thing', 'kind', 'role', 'was', 'will be', 'doubts', 'why'] as const;
 
+/** How spreadsheets begin a formula, in full width too. */
+const FORMULA = /^[=+\-@\t\r＝＋－＠]/;
+
 const spaced = (at: string | null): string => at?.replace('T', ' ') ?? '';
 
 /** The dates of a plan as a CSV table that a spreadsheet opens. Cells that would be taken for formulas are made text. */
@@ -18,5 +21,5 @@ export function writeDateSheet(dates: readonly PreviewDate[]): string {
     date.flags.map((flag) => FLAG_WORDS[flag]).join(', '),
     explain(date),
   ]);
-  return `\uFEFF${Papa.unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return `\uFEFF${Papa.unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`;
 }

@@ -2,10 +2,10 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import session from 'express-session';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
+import { USUAL_IDLE_MINUTES } from './config.js';
 import type { Server } from './context.js';
 import { accessRoutes } from './access/routes.js';
 import { calendarRoutes } from './calendars/routes.js';
@@ -16,7 +16,8 @@ import { deskRoutes } from './desk/routes.js';
 import { findRoutes } from './find/routes.js';
 import { healthRoutes } from './http/healthRoutes.js';
 import { errorHandler, nothingThere } from './http/errorHandler.js';
-import { SESSION_MS } from './http/sessionCommands.js';
+import { requestLimit } from './http/requestLimit.js';
+import { sameSite } from './http/sameSite.js';
 import { SessionStore } from './http/sessionStore.js';
 import { signedIn, signOnRoutes } from './people/routes.js';
 import { pairingRoutes } from './pairing/routes.js';
@@ -28,21 +29,32 @@ import { rosterRoutes } from './roster/routes.js';
 import { runRoutes } from './runs/routes.js';
 import { RunJobs } from './runs/runJobs.js';
 
-const REQUESTS_A_MINUTE = 1200;
+/** What is a file and no page; ids of courses may hold dots. */
+const FILE_OF_THE_WEB = /\.(?:js|mjs|css|map|json|html?|txt|xml|ico|png|jpe?g|gif|webp|svg|woff2?|webmanifest)$/i;
+const A_YEAR_S = 365 * 24 * 60 * 60;
 
 export interface AppOptions {
   readonly sessionSecret: string;
   /** Folder of the built web application; none is served when absent. */
   readonly webFolder?: string;
+  /** As `Config` says them. */
+  readonly proxies?: number;
+  readonly isSecure?: boolean;
+  readonly idleMinutes?: number;
 }
 
 /** Wires every subject into one application. */
-export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions): Express {
+export function makeApp(
+  server: Server,
+  { sessionSecret, webFolder, proxies = 0, isSecure = false, idleMinutes = USUAL_IDLE_MINUTES }: AppOptions,
+): Express {
   const { reading, writer, log } = server;
+  const idleMs = idleMinutes * 60_000;
   const grounds = new PlanGrounds(reading.manager);
   const jobs = new RunJobs(writer, log);
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', proxies);
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: ({ url }) => url?.startsWith('/assets/') ?? false } }));
   app.use(
     helmet({
@@ -54,28 +66,34 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
           styleSrcAttr: ["'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],
           fontSrc: ["'self'", 'data:'],
-          upgradeInsecureRequests: null,
+          upgradeInsecureRequests: isSecure ? [] : null,
         },
       },
-      strictTransportSecurity: false,
+      strictTransportSecurity: isSecure ? { maxAge: A_YEAR_S } : false,
     }),
   );
   app.use(compression());
 
   const api = express.Router();
   api.use(healthRoutes(server));
-  api.use(rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: 'draft-8', legacyHeaders: false }));
-  api.use(express.json({ limit: '1mb' }));
+  api.use((_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  });
+  api.use(sameSite);
   api.use(
     session({
       name: 'yarin',
       secret: sessionSecret,
-      store: new SessionStore(reading, writer),
+      store: new SessionStore(reading, writer, idleMs),
       resave: false,
       saveUninitialized: false,
-      cookie: { httpOnly: true, sameSite: 'strict', maxAge: SESSION_MS },
+      rolling: true,
+      cookie: { httpOnly: true, sameSite: 'strict', maxAge: idleMs, secure: isSecure },
     }),
   );
+  api.use(requestLimit());
+  api.use(express.json({ limit: '1mb' }));
   api.use(signOnRoutes(server));
   api.use(signedIn(server));
   api.use(deskRoutes(server, grounds));
@@ -95,12 +113,12 @@ export function makeApp(server: Server, { sessionSecret, webFolder }: AppOptions
   app.use('/api', api);
 
   if (webFolder !== undefined && existsSync(webFolder)) {
-    app.use(
-      '/assets',
-      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
-    );
+    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }), nothingThere);
     app.use(express.static(webFolder, { index: false }));
-    app.get('/{*path}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
+    app.get('/{*path}', (request, response, next) => {
+      if (FILE_OF_THE_WEB.test(request.path)) next();
+      else response.sendFile(join(webFolder, 'index.html'));
+    });
   }
   app.use(nothingThere);
   app.use(errorHandler);

@@ -5,24 +5,51 @@ export interface Config {
   readonly dataFolder: string;
   /** 0 asks for any free port. */
   readonly port: number;
+  /** The address that it listens at. */
+  readonly host: string;
+  /** How many proxies stand before it, each of which says who asked. */
+  readonly proxies: number;
+  /** Browsers reach it by HTTPS: cookies are sent by that alone, and browsers are told to stay with it. */
+  readonly isSecure: boolean;
+  /** A session that nobody used for so long ends. */
+  readonly idleMinutes: number;
   readonly fixedNow: string | undefined;
   readonly logLevel: string;
   readonly webFolder: string;
   readonly demoFolder: string;
 }
 
+export const USUAL_IDLE_MINUTES = 480;
+
+/** Why Yarin can’t be started, in one sentence that says what to do. */
+export class CannotStart extends Error {}
+
 const inProject = (path: string): string => fileURLToPath(new URL(`../../../${path}`, import.meta.url));
 
 export function readConfig(env: NodeJS.ProcessEnv): Config {
-  const port = Number(env.YARIN_PORT ?? 0);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535)
-    throw new Error(`YARIN_PORT has to be a port from 0 to 65535, not “${env.YARIN_PORT}”.`);
   return {
     dataFolder: env.YARIN_DATA ?? inProject('var/demo'),
-    port,
+    port: wholeNumber(env, 'YARIN_PORT', 0, 'a port', 0, 65_535),
+    host: env.YARIN_HOST ?? '127.0.0.1',
+    proxies: wholeNumber(env, 'YARIN_PROXIES', 0, 'a number of proxies', 0, 10),
+    isSecure: wholeNumber(env, 'YARIN_SECURE', 0, '1 where browsers come by HTTPS, else 0; a number', 0, 1) === 1,
+    idleMinutes: wholeNumber(env, 'YARIN_IDLE_MINUTES', USUAL_IDLE_MINUTES, 'minutes', 5, 10_080),
     fixedNow: env.YARIN_NOW,
     logLevel: env.YARIN_LOG ?? 'warn',
     webFolder: inProject('packages/web/dist'),
     demoFolder: env.YARIN_DEMO ?? inProject('demo'),
   };
+}
+
+function wholeNumber(
+  env: NodeJS.ProcessEnv,
+  name: string,
+  usual: number,
+  what: string,
+  least: number,
+  most: number,
+): number {
+  const value = Number(env[name] ?? usual);
+  if (Number.isInteger(value) && value >= least && value <= most) return value;
+  throw new CannotStart(`${name} has to be ${what} from ${least} to ${most}, not “${env[name]}”.`);
 }

@@ -19,6 +19,7 @@ export interface TestServer {
   readonly dataFolder: string;
   readonly reading: DataSource;
   readonly writer: Writer;
+  readonly readers: FileReaders;
   /** A client without a session. */
   readonly anybody: ReturnType<typeof supertest>;
   /** A client signed in as this person. */
@@ -65,6 +66,7 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
     dataFolder,
     reading,
     writer,
+    readers,
     anybody: supertest(app),
     async as(person) {
       const agent = supertest.agent(app);

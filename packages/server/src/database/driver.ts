@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { ENTITIES } from './entities/index.js';
@@ -32,8 +33,31 @@ function options(dataFolder: string): DataSourceOptions {
   };
 }
 
-/** The writing connection: only the writer thread opens it. Brings the tables up to date. */
+const DAMAGED =
+  'The database file is damaged. Nothing was written to it; put the last backup in its place and start Yarin again.';
+
+/** Looks through the database before anything is written: a damaged file is left as it is. */
+async function refuseDamaged(dataFolder: string): Promise<void> {
+  if (!existsSync(databaseFile(dataFolder))) return;
+  const looking = new DataSource({ ...options(dataFolder), enableWAL: false, readonly: true } as DataSourceOptions);
+  try {
+    await looking.initialize();
+    const found = await looking.query<{ quick_check: string }[]>('PRAGMA quick_check(1)');
+    if (found[0]?.quick_check !== 'ok') throw new Error(DAMAGED);
+  } catch (error) {
+    throw whyUnwritable(error) === 'broken' ? new Error(DAMAGED) : error;
+  } finally {
+    if (looking.isInitialized) await looking.destroy();
+  }
+}
+
+/**
+ * The writing connection: only the writer thread opens it. Brings the tables up to date.
+ *
+ * @throws when the file is damaged, with a sentence that says what to do
+ */
 export async function openForWriting(dataFolder: string): Promise<DataSource> {
+  await refuseDamaged(dataFolder);
   const source = await new DataSource(options(dataFolder)).initialize();
   await source.query('PRAGMA foreign_keys = ON');
   await source.query('PRAGMA synchronous = NORMAL');

@@ -1,13 +1,23 @@
 import { SessionRow } from '../database/entities/session.js';
 import type { Command } from '../writer/command.js';
 
-export const saveSession: Command<SessionRow, void> = async ({ manager }, session) => {
+/** Keeps a session, and drops those that have ended. */
+export const saveSession: Command<SessionRow & { readonly now: number }, void> = async (
+  { manager },
+  { now, ...session },
+) => {
   await manager.upsert(SessionRow, session, ['id']);
-  await manager.query('DELETE FROM session WHERE expires_at < ?', [session.expiresAt - SESSION_MS]);
+  await manager.query('DELETE FROM session WHERE expires_at < ?', [now]);
+};
+
+/** Lets a session last on that is still there. */
+export const touchSession: Command<Pick<SessionRow, 'id' | 'expiresAt'>, void> = async (
+  { manager },
+  { id, expiresAt },
+) => {
+  await manager.update(SessionRow, { id }, { expiresAt });
 };
 
 export const dropSession: Command<string, void> = async ({ manager }, id) => {
   await manager.delete(SessionRow, { id });
 };
-
-export const SESSION_MS = 12 * 60 * 60 * 1000;

@@ -10,7 +10,7 @@ import { markItem } from '../courses/edit/markItem.js';
 import { addRecipe, changeRecipe, removeRecipe } from '../recipes/recipeCommands.js';
 import { styleDates } from '../people/personCommands.js';
 import { loadRoster } from '../roster/loadRoster.js';
-import { saveSession, dropSession } from '../http/sessionCommands.js';
+import { saveSession, dropSession, touchSession } from '../http/sessionCommands.js';
 import { changeSources, followSections, openPlan, saveDecisions, seePlan } from '../plans/planCommands.js';
 import { bring } from '../runs/bring.js';
 import { takeBack } from '../runs/takeBack.js';
@@ -39,6 +39,7 @@ export const COMMANDS = {
   answerAccess,
   saveSession,
   dropSession,
+  touchSession,
   styleDates,
   openPlan,
   changeSources,
