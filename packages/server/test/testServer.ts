@@ -104,12 +104,26 @@ export async function runPlan(
   agent: Awaited<ReturnType<TestServer['as']>>,
   planId: string,
   stands?: string,
-): Promise<{ id: string; last: { is: string; outcome?: { outcome: string; runId: string } } }> {
+): Promise<{ id: string; last: LastState }> {
   const { body } = await agent.post(`/api/plans/${planId}/runs`).send({ stands }).expect(202);
-  const events = await agent.get(`/api/plans/${planId}/runs/${body.id}/events`).expect(200);
+  return { id: body.id, last: await lastState(agent, planId, body.id) };
+}
+
+export interface LastState {
+  readonly is: string;
+  readonly outcome?: { readonly outcome: string; readonly runId: string };
+}
+
+/** Watches a run until it ends. */
+export async function lastState(
+  agent: Awaited<ReturnType<TestServer['as']>>,
+  planId: string,
+  runId: string,
+): Promise<LastState> {
+  const events = await agent.get(`/api/plans/${planId}/runs/${runId}/events`).expect(200);
   const states = events.text
     .trim()
     .split('\n\n')
     .map((line) => JSON.parse(line.replace('data: ', '')));
-  return { id: body.id, last: states[states.length - 1] };
+  return states[states.length - 1];
 }

@@ -43,11 +43,8 @@ export class PlanGrounds {
   }
 
   /** Names what a plan is computed from beside its decisions; another name, and something of it changed. */
-  async standing(sources: readonly Side[], shell: Side): Promise<string> {
-    const recipe = await standingRecipe(this.manager, shell.department);
-    const terms = await termsVersion(this.manager);
-    const versions = sources.map((source) => keyOf(source, shell)).join(' ');
-    return textHash([versions, terms, recipe === undefined ? '' : JSON.stringify(recipe)].join('\n'));
+  standing(sources: readonly Side[], shell: Side): Promise<string> {
+    return standingOf(this.manager, sources, shell);
   }
 
   /** The plan worked out; one without decisions is kept until a course changes. */
@@ -64,6 +61,14 @@ export class PlanGrounds {
     if (decisions === undefined) this.untouched.set(key, worked);
     return worked;
   }
+}
+
+/** The same, as it is in a transaction. */
+export async function standingOf(manager: EntityManager, sources: readonly Side[], shell: Side): Promise<string> {
+  const recipe = await standingRecipe(manager, shell.department);
+  const terms = await termsVersion(manager);
+  const versions = sources.map((source) => keyOf(source, shell)).join(' ');
+  return textHash([versions, terms, recipe === undefined ? '' : JSON.stringify(recipe)].join('\n'));
 }
 
 const keyOf = (source: Side, shell: Side): string => `${source.id}@${source.version} ${shell.id}@${shell.version}`;

@@ -15,7 +15,8 @@ import { insertBodies, insertLinks, insertMoments } from '../courses/courseWrite
 import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
-import { notFound } from '../http/httpProblem.js';
+import { conflict, notFound, type HttpProblem } from '../http/httpProblem.js';
+import { standingOf } from '../plans/planGrounds.js';
 import { groundOn, inputOn, orRefuse, readSides, type KnownGround } from '../plans/workedPlan.js';
 import { seePlan } from '../plans/planCommands.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
@@ -31,6 +32,8 @@ export interface BringInput {
   readonly doer: Doer;
   /** Wall-clock moment of the run in the institution's zone. */
   readonly at: string;
+  /** What the plan that the person saw was computed from (`PlanGrounds.standing`); not compared when absent. */
+  readonly stands?: string | undefined;
   /** What follows from a source and the shell alone, with the versions of them that it holds for; by the source. */
   readonly known?: Readonly<Record<string, KnownOfPair>>;
 }
@@ -46,25 +49,27 @@ export interface KnownOfPair {
  * Carries a plan out: works it out again inside the transaction, and writes what it says. A plan that has nothing to
  * write makes no run, so a second press does nothing.
  */
-export const bring: Command<BringInput, BringOutcome> = async (context, { runId, planId, doer, at, known = {} }) => {
+export const bring: Command<BringInput, BringOutcome> = async (context, input) => {
+  const { runId, planId, doer, at, stands, known = {} } = input;
   const { manager, progress } = context;
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
   const { sourceId, furtherSources, destinationId } = plan;
   const grounds: KnownGround[] = [];
   const sourceIds = sourcesOf(plan);
+  if (stands !== undefined) await refuseMoved(manager, sourceIds, destinationId, stands);
   for (const id of sourceIds) grounds.push(await groundOf(manager, id, destinationId, sourceIds, known[id]));
   progress(0.2);
   const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
-  const input = inputOn(grounds, plan.decisions, at, await standingRecipe(manager, shell.department));
-  const preview = orRefuse(previewPlan(input));
+  const planInput = inputOn(grounds, plan.decisions, at, await standingRecipe(manager, shell.department));
+  const preview = orRefuse(previewPlan(planInput));
   progress(0.4);
   if (preview.toWrite === 0) {
     const [last] = await manager.find(RunRow, { where: { planId }, order: { number: 'DESC' }, take: 1 });
     return { outcome: 'nothingToBring', runId: last?.id ?? null };
   }
   const learnersBefore = await learnerCounts(manager, destinationId);
-  const landed = landedThings(preview, input);
+  const landed = landedThings(preview, planInput);
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
 
@@ -80,8 +85,8 @@ export const bring: Command<BringInput, BringOutcome> = async (context, { runId,
   await insertLinks(manager, destinationId, items);
   progress(0.8);
   const operations = [
-    ...operationsOf(input, preview, landed, before),
-    ...(await aliasesOf(manager, input, preview, destinationId)),
+    ...operationsOf(planInput, preview, landed, before),
+    ...(await aliasesOf(manager, planInput, preview, destinationId)),
   ];
   await noteLineage(manager, { runId, sourceId, destinationId }, operations);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [destinationId]);
@@ -102,20 +107,38 @@ export const bring: Command<BringInput, BringOutcome> = async (context, { runId,
       doer.personId,
       doer.forPersonId,
       at,
-      JSON.stringify(input.policy),
-      JSON.stringify(countsOf(input, preview, operations, learners)),
+      JSON.stringify(planInput.policy),
+      JSON.stringify(countsOf(planInput, preview, operations, learners)),
       JSON.stringify(operations),
     ],
   );
   await noteDeed(manager, doer, {
     courseId: destinationId,
     at,
-    what: `brought ${landed.length} things from ${sourceNames(input).join(' and ')}${out.length === 0 ? '' : ` and took ${out.length} out`}`,
+    what: `brought ${landed.length} things from ${sourceNames(planInput).join(' and ')}${out.length === 0 ? '' : ` and took ${out.length} out`}`,
   });
   await seePlan(context, { planId });
   progress(1);
   return { outcome: 'brought', runId };
 };
+
+/** Refuses a plan whose page was computed from something else than stands now: what it shows would not be what is brought. */
+async function refuseMoved(
+  manager: EntityManager,
+  sourceIds: readonly string[],
+  destinationId: string,
+  stands: string,
+): Promise<void> {
+  const courseOf = (id: string): Promise<CourseRow> => manager.findOneByOrFail(CourseRow, { id });
+  const sources = await Promise.all(sourceIds.map(courseOf));
+  if ((await standingOf(manager, sources, await courseOf(destinationId))) !== stands) throw moved();
+}
+
+/** Nothing is brought that the page did not show. */
+export const moved = (): HttpProblem =>
+  conflict(
+    'A course or its calendar changed since you opened this plan. Nothing was brought; look at what it says now, and press again.',
+  );
 
 /** What a plan needs of one source; what is known of it already serves when neither course changed since. */
 async function groundOf(

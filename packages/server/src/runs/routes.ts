@@ -3,14 +3,15 @@ import { Router } from 'express';
 import type { Server } from '../context.js';
 import { RunRow } from '../database/entities/run.js';
 import { checked } from '../http/checked.js';
-import { conflict, notFound } from '../http/httpProblem.js';
+import { notFound, type HttpProblem } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { mayDo } from '@yarin/core';
 import { askerOf, doerOf } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
 import type { PlanGrounds } from '../plans/planGrounds.js';
-import type { KnownOfPair } from './bring.js';
+import { nameOf } from '../people/names.js';
+import { moved, type KnownOfPair } from './bring.js';
 import { redatedIn } from './redated.js';
 import type { RunJobs } from './runJobs.js';
 
@@ -42,10 +43,8 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     );
     demand(right);
     const { stands } = checkRun(request.body ?? {});
-    if (stands !== undefined && stands !== (await grounds.standing(sources, destination)))
-      throw conflict(
-        'A course or its calendar changed since you opened this plan. Nothing was brought; look at what it says now, and press again.',
-      );
+    // Told at once; what changes from here on is compared in the run itself.
+    if (stands !== undefined && stands !== (await grounds.standing(sources, destination))) throw moved();
     const known: Record<string, KnownOfPair> = {};
     const worked = await grounds.grounds(sources, destination);
     for (const [index, source] of sources.entries()) {
@@ -53,15 +52,16 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
       const versions = { sourceVersion: source.version, shellVersion: destination.version };
       known[source.id] = { ...versions, findings, policy: suggestion.proposed.policy };
     }
-    response
-      .status(202)
-      .json(jobs.start({ planId: plan.id, doer: doerOf(request), at: now(), known }, plan.destinationId));
+    const doer = doerOf(request);
+    const by = await nameOf(reading.manager, doer);
+    const run = { planId: plan.id, doer, at: now(), stands, known };
+    response.status(202).json(jobs.start(run, { destinationId: plan.destinationId, by }));
   });
 
   router.get('/plans/:id/runs/:run/events', async (request, response) => {
     const { id, run } = request.params;
     await planFor(reading.manager, askerOf(request), id, now().slice(0, 10));
-    if (jobs.state(run) === undefined) throw notFound('This run is over; its record stands in the plan.');
+    if (jobs.planOf(run) !== id) throw await whyNotWatched(run);
     response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
     const stop = jobs.watch(run, (state) => {
       response.write(`data: ${JSON.stringify(state)}\n\n`);
@@ -70,6 +70,16 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     });
     response.on('close', stop);
   });
+
+  /** What became of a run that is not under way: Yarin may have been stopped in the middle of it. */
+  async function whyNotWatched(run: string): Promise<HttpProblem> {
+    const isWritten = await reading.manager.existsBy(RunRow, { id: run });
+    return notFound(
+      isWritten
+        ? 'This run is over; its record stands in the plan.'
+        : 'This run did not finish, and nothing was written. Press again.',
+    );
+  }
 
   router.get('/courses/:id/moments/redated', async (request, response) => {
     const person = askerOf(request);

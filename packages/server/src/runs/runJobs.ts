@@ -2,12 +2,18 @@ import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
 import type { JobState, ProblemDetails } from '@yarin/core';
 import type { Logger } from 'pino';
-import { HttpProblem } from '../http/httpProblem.js';
+import { conflict, HttpProblem } from '../http/httpProblem.js';
 import type { Writer } from '../writer/writer.js';
 import type { BringInput } from './bring.js';
 
-interface Job {
+/** Into which shell a run goes, and who pressed: “Ines Marant”. */
+interface RunOf {
   readonly destinationId: string;
+  readonly by: string;
+}
+
+interface Job extends RunOf {
+  readonly planId: string;
   state: JobState;
 }
 
@@ -31,12 +37,21 @@ export class RunJobs {
     this.changes.setMaxListeners(0);
   }
 
-  /** Starts a run, or hands back the one that is under way on the same shell. */
-  start(plan: Omit<BringInput, 'runId'>, destinationId: string): { readonly id: string; readonly joined: boolean } {
-    for (const [id, job] of this.jobs)
-      if (job.destinationId === destinationId && job.state.is === 'running') return { id, joined: true };
+  /**
+   * Starts a run, or hands back the one of the same plan that is under way.
+   *
+   * @throws when another plan is being brought into the same shell
+   */
+  start(plan: Omit<BringInput, 'runId'>, of: RunOf): { readonly id: string; readonly joined: boolean } {
+    for (const [id, { planId, destinationId, by, state }] of this.jobs) {
+      if (destinationId !== of.destinationId || state.is !== 'running') continue;
+      if (planId === plan.planId) return { id, joined: true };
+      throw conflict(
+        `${by} is bringing another plan into this shell, and that goes first. Nothing of yours was brought; look again when it is done.`,
+      );
+    }
     const id = randomUUID();
-    this.jobs.set(id, { destinationId, state: { is: 'running', share: 0 } });
+    this.jobs.set(id, { ...of, planId: plan.planId, state: { is: 'running', share: 0 } });
     this.writer
       .run('bring', { ...plan, runId: id }, (share) => this.change(id, { is: 'running', share }))
       .then((outcome) => this.change(id, { is: 'done', outcome }))
@@ -47,7 +62,12 @@ export class RunJobs {
     return { id, joined: false };
   }
 
-  state(id: string): JobState | undefined {
+  /** The plan whose run this is, while it is known. */
+  planOf(id: string): string | undefined {
+    return this.jobs.get(id)?.planId;
+  }
+
+  private state(id: string): JobState | undefined {
     return this.jobs.get(id)?.state;
   }
 
