@@ -32,6 +32,8 @@ export interface DeskShell {
   readonly right: Right;
   readonly plan: { readonly id: string; readonly touched: boolean } | null;
   readonly sentence: PlanSentence | null;
+  /** Why there is none, though there is a predecessor. */
+  readonly why: string | null;
   readonly done: { readonly runId: string; readonly at: string; readonly by: string; readonly things: number } | null;
 }
 

@@ -16,10 +16,23 @@ const isElement = (node: Tree.ChildNode): node is Tree.Element => 'tagName' in n
 const attribute = (node: Tree.Element, name: string): string | undefined =>
   node.attrs.find((each) => each.name === name)?.value;
 
-/** Everything that stands between the tags, in one line. */
+/** As much of a heading as tells whether references follow. */
+const LONGEST_HEADING = 80;
+
+/** The first of what stands between the tags, in one line. */
 function innerText(node: Tree.ChildNode): string {
-  if (node.nodeName === '#text') return (node as Tree.TextNode).value;
-  return 'childNodes' in node ? node.childNodes.map(innerText).join('') : '';
+  let text = '';
+  const waiting = [node];
+  for (let next = waiting.pop(); next !== undefined && text.length < LONGEST_HEADING; next = waiting.pop()) {
+    if (next.nodeName === '#text') text += (next as Tree.TextNode).value;
+    else if ('childNodes' in next) pushBackwards(waiting, next.childNodes);
+  }
+  return text;
+}
+
+/** So that they are taken in their order. A text may nest deeper than calls can. */
+function pushBackwards<Each>(waiting: Each[], nodes: readonly Each[]): void {
+  for (let at = nodes.length - 1; at >= 0; at--) waiting.push(nodes[at]!);
 }
 
 /** The children of a node without its lists of references: from a heading that says so to the next heading. */
@@ -43,24 +56,21 @@ function withoutReferences({ childNodes }: Parent): Tree.ChildNode[] {
  */
 export function textOf(body: string, addresses: 'with addresses' | 'words alone' = 'words alone'): string {
   const parts: string[] = [];
-  const walk = (node: Tree.ChildNode): void => {
-    if (node.nodeName === '#text') {
-      parts.push((node as Tree.TextNode).value);
-      return;
+  /** Nodes, and words that follow when what stands before them is done. */
+  const waiting: (Tree.ChildNode | string)[] = [];
+  pushBackwards(waiting, withoutReferences(parseFragment(body)));
+  for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
+    if (typeof next === 'string') parts.push(next);
+    else if (next.nodeName === '#text') parts.push((next as Tree.TextNode).value);
+    else if (QUOTED.has(next.nodeName)) parts.push('\n');
+    else if (isElement(next)) {
+      const edge = BLOCKS.has(next.nodeName) ? '\n' : '';
+      const address = addresses === 'with addresses' ? (attribute(next, 'href') ?? attribute(next, 'src')) : undefined;
+      parts.push(edge);
+      waiting.push(`${address === undefined ? '' : ` ${address} `}${edge}`);
+      pushBackwards(waiting, withoutReferences(next));
     }
-    if (QUOTED.has(node.nodeName)) {
-      parts.push('\n');
-      return;
-    }
-    if (!isElement(node)) return;
-    const block = BLOCKS.has(node.nodeName);
-    if (block) parts.push('\n');
-    withoutReferences(node).forEach(walk);
-    const address = addresses === 'with addresses' ? (attribute(node, 'href') ?? attribute(node, 'src')) : undefined;
-    if (address !== undefined) parts.push(` ${address} `);
-    if (block) parts.push('\n');
-  };
-  withoutReferences(parseFragment(body)).forEach(walk);
+  }
   return parts
     .join('')
     .split('\n')
@@ -73,10 +83,14 @@ export function textOf(body: string, addresses: 'with addresses' | 'words alone'
 export function hasContent(body: string | undefined): boolean {
   if (body === undefined || body === '') return false;
   if (!/[<&]/.test(body)) return body.trim() !== '';
-  const seen = (node: Tree.ChildNode): boolean => {
-    if (node.nodeName === '#text') return (node as Tree.TextNode).value.trim() !== '';
-    if (!isElement(node) || UNSEEN.has(node.tagName)) return false;
-    return PICTURES.has(node.tagName) || node.childNodes.some(seen);
-  };
-  return parseFragment(body).childNodes.some(seen);
+  const waiting = [...parseFragment(body).childNodes];
+  for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
+    if (next.nodeName === '#text') {
+      if ((next as Tree.TextNode).value.trim() !== '') return true;
+    } else if (isElement(next) && !UNSEEN.has(next.tagName)) {
+      if (PICTURES.has(next.tagName)) return true;
+      for (const child of next.childNodes) waiting.push(child);
+    }
+  }
+  return false;
 }

@@ -1,4 +1,6 @@
+import { DEEPEST_NESTING, nestingOf } from '@yarin/core';
 import sanitizeHtml from 'sanitize-html';
+import { unusable } from '../http/httpProblem.js';
 
 /**
  * Makes a body safe to show, and turns the addresses in it into ones that work: `item:KEY` leads to the thing in this
@@ -35,13 +37,26 @@ const SAFE: sanitizeHtml.IOptions = {
   allowedSchemes: ['http', 'https', 'mailto', 'item'],
 };
 
+const decoded = (text: string): string => {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+};
+
 /**
  * The opposite of `sanitise`: a text that somebody wrote on the screen, as it is stored. Addresses of things of this
  * course are keys again, what could run is taken out.
  *
+ * @throws when its parts stand in each other deeper than a text may
  * @returns the text, and the names of what was taken out
  */
 export function storable(text: string, courseId: string): { readonly body: string; readonly takenOut: string[] } {
+  if (nestingOf(text) > DEEPEST_NESTING)
+    throw unusable(
+      `The parts of the text stand in each other more than ${DEEPEST_NESTING} deep. Nothing was saved; paste it as plain text.`,
+    );
   const things = `/course/${courseId}?item=`;
   const files = `/api/courses/${courseId}/files/`;
   const keyed = (name: 'href' | 'src') => (tagName: string, attribs: Record<string, string>) => {
@@ -49,8 +64,7 @@ export function storable(text: string, courseId: string): { readonly body: strin
     const start = [things, files].find((each) => value.startsWith(each));
     return {
       tagName,
-      attribs:
-        start === undefined ? attribs : { ...attribs, [name]: `item:${decodeURIComponent(value.slice(start.length))}` },
+      attribs: start === undefined ? attribs : { ...attribs, [name]: `item:${decoded(value.slice(start.length))}` },
     };
   };
   const takenOut = new Set<string>();

@@ -1,18 +1,11 @@
-import {
-  mayDo,
-  standingsOf,
-  type CourseSummary,
-  type DeskShell,
-  type DeskView,
-  type LatelyRun,
-  type PlanSentence,
-} from '@yarin/core';
+import { mayDo, standingsOf, type CourseSummary, type DeskShell, type DeskView, type LatelyRun } from '@yarin/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { TermRow } from '../database/entities/term.js';
 import { HttpProblem } from '../http/httpProblem.js';
+import type { Logger } from 'pino';
 import { nameOf } from '../people/names.js';
 import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
@@ -33,7 +26,7 @@ const isAtDesk = (person: Asker, course: CourseSummary): boolean =>
 /** What the Desk of a person shows: the shells of the coming term, each with its predecessor and its plan worked out. */
 export async function readDesk(
   manager: EntityManager,
-  grounds: PlanGrounds,
+  { grounds, log }: { readonly grounds: PlanGrounds; readonly log: Logger },
   person: Asker,
   now: string,
 ): Promise<DeskView> {
@@ -64,10 +57,9 @@ export async function readDesk(
         candidates,
         right: mayDo('run', person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
-        sentence:
-          first === undefined
-            ? null
-            : await sentenceOf(grounds, [first.course, ...furtherOf(plan, sources)], shell, plan, now),
+        ...(first === undefined
+          ? { sentence: null, why: null }
+          : await sentenceOf({ grounds, log }, [first.course, ...furtherOf(plan, sources)], shell, plan, now)),
         done:
           done === undefined
             ? null
@@ -92,13 +84,14 @@ export async function readDesk(
 const furtherOf = (plan: PlanRow | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
   (plan?.furtherSources ?? []).flatMap((id) => usable.find((course) => course.id === id) ?? []);
 
+/** A course that can't be planned keeps its row and says why; it never takes the others with it. */
 async function sentenceOf(
-  grounds: PlanGrounds,
+  { grounds, log }: { readonly grounds: PlanGrounds; readonly log: Logger },
   sources: readonly CourseSummary[],
   shell: CourseSummary,
   plan: PlanRow | undefined,
   now: string,
-): Promise<PlanSentence | null> {
+): Promise<Pick<DeskShell, 'sentence' | 'why'>> {
   try {
     const worked = await grounds.workOut(
       sources,
@@ -107,7 +100,7 @@ async function sentenceOf(
       now,
     );
     const counts = Object.values(worked.counts);
-    return {
+    const sentence = {
       come: counts.reduce((sum, { bring }) => sum + bring, 0),
       of: counts.reduce((sum, each) => sum + each.source, 0),
       dates: worked.dates.length,
@@ -115,11 +108,15 @@ async function sentenceOf(
       leftOver: worked.looseEnds.length,
       toWrite: worked.toWrite,
     };
+    return { sentence, why: null };
   } catch (error) {
-    if (error instanceof HttpProblem) return null;
-    throw error;
+    if (error instanceof HttpProblem) return { sentence: null, why: error.message };
+    log.error({ err: error, shell: shell.id }, 'a plan could not be worked out');
+    return { sentence: null, why: FAILED };
   }
 }
+
+const FAILED = 'its plan can’t be worked out: something in one of the two courses is broken; tell your administrator';
 
 const MOST_LATELY = 6;
 

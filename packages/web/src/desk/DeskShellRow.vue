@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { openPlan } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
+import { asRead } from '../shared/dates/readersDates.js';
 import KnotStrand from '../shared/KnotStrand.vue';
 import { count, courseCode, listed, sectionWords } from '../shared/words.js';
 import { holdsWords, leftWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
@@ -80,9 +81,7 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
           {{ entry.candidates.length - 1 }} more
         </button>
       </p>
-      <small>{{
-        entry.sentence ? sentenceWords(entry.sentence) : 'the calendars need mending before a plan can be worked out'
-      }}</small>
+      <small>{{ entry.sentence ? sentenceWords(entry.sentence) : asRead(entry.why ?? '') }}</small>
     </div>
     <KnotStrand
       :what="entry.verdict === 'one'"
