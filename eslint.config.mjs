@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import regexp from 'eslint-plugin-regexp';
 import vue from 'eslint-plugin-vue';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -21,6 +22,15 @@ export default ts.config(
       eqeqeq: 'error',
       'no-console': 'error',
       'prefer-const': 'error',
+    },
+  },
+  {
+    // Patterns meet texts that anybody wrote: none may take the square of their length.
+    files: ['packages/*/src/**/*.{ts,vue}'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': 'error',
+      'regexp/no-super-linear-move': ['error', { ignorePartial: false }],
     },
   },
   {

@@ -1,5 +1,6 @@
-import type { DeskView, ItemView } from '@yarin/core';
+import { DEEPEST_NESTING, nestingOf, type DeskView, type ItemView } from '@yarin/core';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { sanitise, storable } from '../src/courses/sanitise.js';
 import { openForWriting } from '../src/database/driver.js';
 import { startServer, type TestServer } from './testServer.js';
 
@@ -54,9 +55,7 @@ describe('texts whose parts stand deep in each other', () => {
 
   it('a predecessor that can’t be planned keeps its row, which says why; the others are as ever', async () => {
     const source = await openForWriting(server.dataFolder);
-    await source.query("UPDATE item SET details = '{' WHERE course_id = ? AND kind = 'syllabus'", [
-      OLD,
-    ]);
+    await source.query("UPDATE item SET details = '{' WHERE course_id = ? AND kind = 'syllabus'", [OLD]);
     await source.query('UPDATE course SET version = version + 1 WHERE id = ?', [OLD]);
     await source.destroy();
     const { body } = await ines.get('/api/desk').expect(200);
@@ -67,5 +66,43 @@ describe('texts whose parts stand deep in each other', () => {
       'its plan can’t be worked out: something in one of the two courses is broken; tell your administrator',
     ]);
     expect(shells.filter(({ sentence }) => sentence !== null).length).toBeGreaterThan(1);
+  });
+});
+
+describe('a long text of the worst letters', () => {
+  const LETTERS = [
+    '<',
+    '</',
+    '<!--',
+    '<a ',
+    '<a href="',
+    '<a on',
+    ' on',
+    ' onload=',
+    'href=',
+    '&',
+    '&#',
+    '<b',
+    '<p>',
+    '<!',
+    '<?',
+    '"',
+    '=',
+  ];
+  it.each([
+    ['is made storable', (text: string) => nestingOf(text) > DEEPEST_NESTING || storable(text, 'c')],
+    ['is made safe to show', (text: string) => sanitise(text, 'c', () => undefined)],
+  ])('%s in a time that grows as it does', (_what, make) => {
+    const took = (letters: string, size: number): number => {
+      const text = letters.repeat(Math.ceil(size / letters.length)).slice(0, size);
+      const begun = performance.now();
+      make(text);
+      return performance.now() - begun;
+    };
+    const isSlow = (letters: string): boolean => {
+      const long = took(letters, 256_000);
+      return long > 600 && long / took(letters, 64_000) > 10;
+    };
+    expect(LETTERS.filter((letters) => isSlow(letters) && isSlow(letters))).toEqual([]);
   });
 });

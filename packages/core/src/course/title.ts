@@ -3,7 +3,7 @@ import type { Kind } from './kinds.js';
 /** Copy marks in their usual places, tried in this order on a title in lower case. */
 const COPY_MARKS = [
   /^copy (?:\d+ )?of[ :]+/,
-  /[ _–-]*[([]?(?<![\p{L}\p{N}])copy(?: ?[([]?[1-9][)\]]?)?[)\]]?$/u,
+  /(?:(?<![ _–-])[ _–-]+)?[([]?(?<![\p{L}\p{N}])copy(?: ?[([]?[1-9][)\]]?)?[)\]]?$/u,
   / ?\([2-9]\)$/,
   /-[1-9]$/,
 ];

@@ -104,12 +104,18 @@ function nameIn(line: string, dates: readonly WrittenSpan[]): string {
   let rest = line;
   for (const { index, text } of [...dates].reverse())
     rest = `${rest.slice(0, index)} ${rest.slice(index + text.length)}`;
-  return rest
+  const named = rest
     .replace(/\((?:\s|\b(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\b|[-–—,])*\)/gi, ' ')
-    .replace(
-      /^(?:[\s:;,|–—-]|\b(?:to|until|through|from|on|and)\b)+|(?:[\s:;,|–—-]|\b(?:to|until|through|from|on|and)\b)+$/gi,
-      '',
-    )
     .replace(/\s+/g, ' ')
     .slice(0, 200);
+  return withoutEdges(named);
+}
+
+/** What stands between a date and a name, at either end. */
+const EDGE =
+  /^(?:[\s:;,|–—-]|(?:to|until|through|from|on|and)\b)|(?:[\s:;,|–—-]|\b(?:to|until|through|from|on|and))$/gi;
+
+function withoutEdges(text: string): string {
+  const shorter = text.replace(EDGE, '');
+  return shorter === text ? text : withoutEdges(shorter);
 }

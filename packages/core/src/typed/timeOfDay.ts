@@ -25,4 +25,4 @@ export function splitTime(text: string): SplitTime | 'noSuchTime' {
   return { rest: trimmed(text.slice(0, match.index)), minute: inDay * 60 + minutes };
 }
 
-const trimmed = (text: string): string => text.replace(/[ ,]+$/, '');
+const trimmed = (text: string): string => text.replace(/(?<![ ,])[ ,]+$/, '');

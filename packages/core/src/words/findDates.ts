@@ -14,14 +14,14 @@ const DATE = `(?:3[01]|[12]\\d|0?[1-9])${ORDINAL}?`;
 const YEAR = '(?:,?\\s+(?<year>(?:19|20)\\d\\d)(?!\\d))?';
 const DASH = '\\s*(?:–|—|-|\\bto\\b|\\band\\b|\\buntil\\b|\\bthrough\\b)\\s*';
 /** “7, 9 and 14”: each day a date of its own. */
-const MORE = `(?:(?:,\\s*(?:and\\s+|or\\s+)?|\\s*&\\s*|\\s+(?:and|or)\\s+)${DATE}(?![\\d:.]\\d|\\w|%|\\s*(?:am|pm|a\\.m|p\\.m)))*`;
+const MORE = `(?:(?:,\\s*(?:and\\s+|or\\s+)?|\\s*&\\s*|\\s+(?:and|or)\\s+)${DATE}(?![\\d:.]\\d|\\w|%|\\s*(?:am|pm|a\\.m|p\\.m))){0,30}`;
 
 const MONTH_FIRST = new RegExp(
   `\\b(?<month>${MONTH})\\s+(?:the\\s+)?(?<date>${DATE})(?<range>${DASH}(?:(?:${MONTH})\\s+)?${DATE}(?!\\s*(?:am|pm|a\\.m|p\\.m)))?(?![\\d:.]\\d|\\w)(?<more>${MORE})${YEAR}`,
   'g',
 );
 const DATE_FIRST = new RegExp(
-  `\\b(?<date>${DATE})(?:(?<range>${DASH}${DATE})|(?:,\\s*${DATE})*(?:,?\\s+(?:and|or)\\s+${DATE}))?\\.?\\s+(?:of\\s+)?(?<month>${MONTH})(?!\\w)${YEAR}`,
+  `\\b(?<date>${DATE})(?:(?<range>${DASH}${DATE})|(?:,\\s*${DATE}){0,30}(?:,?\\s+(?:and|or)\\s+${DATE}))?\\.?\\s+(?:of\\s+)?(?<month>${MONTH})(?!\\w)${YEAR}`,
   'g',
 );
 const NUMBERS = /(?<![\d/.,:$€£])(?<a>\d{1,2})\/(?<b>\d{1,2})(?:\/(?<year>(?:19|20)?\d\d))?(?![\d/]|\.\d)/g;
@@ -113,7 +113,7 @@ export const findDates: Finder = (text, context) => {
     if (!isDateHere(text, match)) continue;
     // “Plank 4.12. lies under it”: without a year it takes a word before it, or two figures on both sides.
     const isCertain = year !== undefined || (date!.length === 2 && month!.length === 2);
-    if (!isCertain && !BEFORE_A_DATE.test(text.slice(0, match.index))) continue;
+    if (!isCertain && !BEFORE_A_DATE.test(text.slice(Math.max(0, match.index - 24), match.index))) continue;
     if (nearTerm(context, fullYear(year), Number(month), Number(date))) matches.push(found('date', match));
   }
   return matches;

@@ -10,12 +10,13 @@ export const MEETING_HOSTS: readonly string[] = [
 ];
 
 const ADDRESS =
-  /(?<![@\w.-])(?<scheme>https?:\/\/)?(?:[^\s"'<>()/@]+@)?(?<host>(?:[a-z0-9-]+\.)+[a-z]{2,})(?<path>(?::\d+)?\/[^\s"'<>)]*)?/gi;
+  /(?<![@\w.-])(?<scheme>https?:\/\/)?(?:[^\s"'<>()/@]{1,64}@)?(?<host>(?:[a-z0-9-]{1,63}\.){1,8}[a-z]{2,24})(?![a-z0-9-])(?<path>(?::\d+)?\/[^\s"'<>)]*)?/gi;
 const ID =
-  /\b(?:(?:meeting|webinar|conference|call|room)[\s-]+(?:id|number|code|no\.)|meeting|webinar|conference)\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
+  /\b(?:(?:meeting|webinar|conference|call|room)[\s-]+(?:id|number|code|no\.)|meeting|webinar|conference)\s{0,9}(?:is|[:#])?\s{0,9}\d[\d\s-]{6,40}\d/gi;
 /** An id that is not called a meeting's counts where its sentence speaks of one. */
-const BARE_ID = /(?<!(?:meeting|webinar|conference|call|room)[\s-]+)\bID\s*(?:is|[:#])?\s*\d[\d\s-]{6,}\d/gi;
-const PASSCODE = /\bpass(?<sort>code|word|phrase)\s*(?:is|:|=)?\s*[“"']?(?<code>[\w-]{4,})/gi;
+const BARE_ID =
+  /(?<!(?:meeting|webinar|conference|call|room)[\s-]{1,9})\bID\s{0,9}(?:is|[:#])?\s{0,9}\d[\d\s-]{6,40}\d/gi;
+const PASSCODE = /\bpass(?<sort>code|word|phrase)\s{0,9}(?:is|:|=)?\s{0,9}[“"']?(?<code>[\w-]{4,64})/gi;
 
 /** Words that say a passcode opens a meeting; and those that say it opens something else. */
 const OF_A_MEETING = /\b(?:meeting|video|call|join|online|conference|dial|webinar|meet|host)\b|https?:\/\//i;
@@ -24,19 +25,25 @@ const OF_SOMETHING_ELSE =
 const ONLY_AN_EXAMPLE =
   /\b(?:for example|for instance|such as|e\.\s?g\.|looks? like|in the form(?: of)?|say),?:?\s*[“"'(]?$/i;
 
+/** How far from a place its line and its sentence are looked at. */
+const REACH = 400;
+
 /** The line that something stands in, with the line before it. */
 function around(text: string, at: number): string {
-  const start = text.lastIndexOf('\n', text.lastIndexOf('\n', at) - 1) + 1;
-  const end = text.indexOf('\n', at);
-  return text.slice(start, end < 0 ? undefined : end);
+  const before = text.slice(Math.max(0, at - REACH), at);
+  const after = text.slice(at, at + REACH);
+  const start = before.lastIndexOf('\n', before.lastIndexOf('\n') - 1) + 1;
+  const end = after.indexOf('\n');
+  return before.slice(start) + after.slice(0, end < 0 ? undefined : end);
 }
 
-const sentenceOf = (text: string, at: number): string => {
-  const before = text.slice(0, at);
+function sentenceOf(text: string, at: number): string {
+  const before = text.slice(Math.max(0, at - REACH), at);
+  const after = text.slice(at, at + REACH);
   const start = Math.max(before.lastIndexOf('. '), before.lastIndexOf('\n'), before.lastIndexOf('; ')) + 1;
-  const end = text.slice(at).search(/[.;](?:\s|$)|\n/);
-  return text.slice(start, end < 0 ? undefined : at + end);
-};
+  const end = after.search(/[.;](?:\s|$)|\n/);
+  return before.slice(start) + after.slice(0, end < 0 ? undefined : end);
+}
 
 function isMeeting(match: RegExpMatchArray, hosts: readonly string[]): boolean {
   const { scheme, path } = match.groups!;

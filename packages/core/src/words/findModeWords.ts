@@ -8,7 +8,7 @@ const ON_SITE =
 const ONLINE =
   /\b(?:(?:online|remote|virtual)[- ]only|(?:only|entirely|fully|wholly|completely|100 ?%) (?:online|remote|virtual)|by video|(?:by|over|via|on) (?:a |the |our )?video(?: ?(?:call|conference|meeting|link|chat))?|(?:meets?|met|held|taught|runs?|class(?:es)?|lectures?|seminars?|sessions?|sections?|course) (?:is |are |will be )?(?:held |taught )?(?:online|remotely|virtually)|(?:online|virtual|remote) (?:class(?:es)?|lectures?|seminars?|sessions?|sections?|course|meetings?|office hours)|(?:attend|join us|take part|taking part|takes? place|taking place) (?:online|remotely|virtually)|everything (?:is|happens|takes place) (?:online|remote|virtual)|from home)\b/gi;
 const MIXED =
-  /\b(?:hybrid|blended|mixed[- ]mode|(?:half|partly|part) (?:online|on campus|in person)|alternat\w+ between (?:online|on campus|in person)\b[^.\n]*|online (?:one|every other) week)\b/gi;
+  /\b(?:hybrid|blended|mixed[- ]mode|(?:half|partly|part) (?:online|on campus|in person)|alternat\w{1,9} between (?:online|on campus|in person)\b[^.\n]{0,200}|online (?:one|every other) week)\b/gi;
 
 /** Rooms of a subject: a room of a museum or a book is no class room. */
 const OWN_ROOM_AFTER = /^ (?:of|at|in) (?:the|a|an|his|her|their) (?!building|hall|college|library|science|arts?\b)/i;
@@ -26,6 +26,22 @@ function patternsFor(old: Mode, now: Mode): readonly RegExp[] {
   return [MIXED, ...(now === 'online' ? PATTERNS['on site'] : PATTERNS.online)];
 }
 
+/** How far behind words the address that they introduce may stand. */
+const REACH = 400;
+/** How far words are looked for beside a room. */
+const NEAR = 40;
+
+/** The place of the first of numbers in order that is not before `least`. */
+function firstFrom(numbers: readonly number[], least: number): number {
+  let [low, high] = [0, numbers.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (numbers[middle]! < least) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /**
@@ -36,9 +52,14 @@ const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\
  * @see docs/rules.md, "Findings"
  */
 export function findModeWords(text: string, prose: string, old: Mode, now: Mode, context: WordContext): FoundWords[] {
-  const meetings = findMeetings(text, context);
-  const introduces = ({ end }: FoundWords): boolean =>
-    meetings.some(({ start }) => start >= end && !/[.!?](?:\s|$)|\n/.test(text.slice(end, start)));
+  const meetings = findMeetings(text, context)
+    .map(({ start }) => start)
+    .sort((a, b) => a - b);
+  /** A meeting behind it in its sentence; of several the first behind it tells. */
+  const introduces = ({ end }: FoundWords): boolean => {
+    const next = meetings[firstFrom(meetings, end)];
+    return next !== undefined && next - end < REACH && !/[.!?](?:\s|$)|\n/.test(text.slice(end, next));
+  };
   const saysRoom = old === 'on site' || (old === 'mixed' && now === 'online');
   const room =
     saysRoom && context.room ? [new RegExp(`\\b(?:in|to|at) ${escaped(context.room)}(?![\\p{L}\\p{N}])`, 'giu')] : [];
@@ -48,8 +69,8 @@ export function findModeWords(text: string, prose: string, old: Mode, now: Mode,
       ({ 0: words, index }) =>
         !/room/i.test(words) ||
         !(
-          OWN_ROOM_AFTER.test(prose.slice(index + words.length)) ||
-          OWN_ROOM_BEFORE.test(prose.slice(0, index).trimEnd())
+          OWN_ROOM_AFTER.test(prose.slice(index + words.length, index + words.length + NEAR)) ||
+          OWN_ROOM_BEFORE.test(prose.slice(Math.max(0, index - NEAR), index).trimEnd())
         ),
     )
     .map((match) => found('mode', match))

@@ -25,7 +25,16 @@ export const findRelative: Finder = (text) => [
 
 /** “The 3rd edition is as good as the 4th”: an ordinary number before it says what is counted. */
 const COUNTED_NOUN = new RegExp(`\\b(?:the |a )?${DAY} (?!(?:${AFTER_DAY}|of)\\b)\\p{Ll}+`, 'iu');
-const sentenceBefore = (text: string, at: number): string => /[^.!?\n]*$/.exec(text.slice(0, at))![0];
+/** How far from a place its sentence is looked at. */
+const REACH = 400;
+const SENTENCE_ENDS = '.!?\n';
+
+function sentenceBefore(text: string, at: number): string {
+  const least = Math.max(0, at - REACH);
+  let start = at;
+  while (start > least && !SENTENCE_ENDS.includes(text[start - 1]!)) start--;
+  return text.slice(start, at);
+}
 
 const DAYS = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 const WEEKDAY = new RegExp(`\\b${DAYS}(?<plural>s(?![’'])\\b)?(?!\\w)`, 'gi');
@@ -45,14 +54,14 @@ const PLURAL_AFTER = /^ (?:mornings|afternoons|evenings|nights|noons|lunchtimes)
 /** “Each week the quiz is due on Sunday.” */
 const WEEKLY = /\b(?:each|every) (?:other |second |single )?week\b|\bweekly\b/i;
 const sentenceAround = (text: string, at: number): string =>
-  sentenceBefore(text, at) + /^[^.!?\n]*/.exec(text.slice(at))![0];
+  sentenceBefore(text, at) + /^[^.!?\n]*/.exec(text.slice(at, at + REACH))![0];
 
 /** One weekday alone, “on Wednesday”, “this Friday”; a plural or “every” recurs and is fine. */
 export const findSingleWeekdays: Finder = (text) => {
   const recurs = (match: RegExpMatchArray): boolean =>
     WEEKLY.test(sentenceAround(text, match.index!)) ||
-    RECURS.test(text.slice(0, match.index)) ||
-    PLURAL_AFTER.test(text.slice(match.index! + match[0].length));
+    RECURS.test(text.slice(Math.max(0, match.index! - REACH), match.index)) ||
+    PLURAL_AFTER.test(text.slice(match.index! + match[0].length).slice(0, REACH));
   return [
     ...[...text.matchAll(WEEKDAY)]
       .filter((match) => match.groups!.plural === undefined && !recurs(match))

@@ -40,7 +40,7 @@ const MEANS_THE_COURSE = ['courses?', 'terms?', 'class(?:es)?', 'syllabus', 'cal
 const BESIDE = "(?:[^\\p{L}\\p{N}.!?\\n]+[\\p{L}\\p{N}’']+){0,3}[^\\p{L}\\p{N}.!?\\n]+";
 const OTHER_NAME = /\b(?:spring|summer|fall|autumn|winter)(?:\s+(?:semester|term|quarter|session))?(?:,?\s+of)?\s+$/i;
 const PUBLISHED =
-  /(?:\b(?:edition|ed\.|press|published|reprinted|copyright|since|et al\.?|vol\.?)[,:]?\s*(?:in\s+)?|[©(]\s*|\(\p{Lu}[\p{L}’' .&-]*,?\s*|\b\p{Lu}\p{L}+,\s*)$/u;
+  /(?:\b(?:edition|ed\.|press|published|reprinted|copyright|since|et al\.?|vol\.?)[,:]?\s*(?:in\s+)?|[©(]\s*|\(\p{Lu}[\p{L}’' .&-]{0,80}(?:,\s*)?|\b\p{Lu}\p{L}+,\s*)$/u;
 const PUBLISHED_AFTER = /^\s*(?:\)|edition\b|ed\.|reprint\b|report\b|census\b|paper\b|study\b|article\b)/i;
 const FIRST_MONTH_OF_SCHOOL_YEAR = 7;
 
@@ -57,26 +57,30 @@ export const findYears: Finder = (text, context) => {
   const school = new RegExp(`(?<![\\d-/.])${schoolYear(firstDay)}(?![\\d-])`, 'g');
   const bare = new RegExp(`(?<![\\p{L}\\d_/.-])(?:${years})(?![\\p{L}\\d_]|[-/.–]\\d)`, 'gu');
   const ofMonth = new RegExp(`\\b${MONTH},?\\s+(?:of\\s+)?$`);
+  const isBeside = besideTheCourse(context);
   return [
     ...[...text.matchAll(school)].map((match) => found('year', match)),
     ...[...text.matchAll(bare)].flatMap((match) => {
-      const before = text.slice(0, match.index);
+      const before = text.slice(Math.max(0, match.index - LOOKED_BACK), match.index);
       const after = text.slice(match.index + match[0].length);
       if (ofMonth.test(before)) return [found('year', match)];
       if (OTHER_NAME.test(before)) return [];
       if (isTitle(match.index, context)) return [found('year', match)];
       if (PUBLISHED.test(before) || PUBLISHED_AFTER.test(after)) return [];
-      return isBeside(before, after, context) ? [found('year', match)] : [];
+      return isBeside(before, after) ? [found('year', match)] : [];
     }),
   ];
 };
 
+/** How far before a year is looked at; a course's title stands whole in it. */
+const LOOKED_BACK = 400;
+
 const isTitle = (at: number, { titleLength = 0 }: WordContext): boolean => at < titleLength;
 
-function isBeside(before: string, after: string, { courseTitle }: WordContext): boolean {
+/** Whether a word for the course, or its title, stands beside a place in a text. */
+function besideTheCourse({ courseTitle }: WordContext): (before: string, after: string) => boolean {
   const words = [...MEANS_THE_COURSE, ...(courseTitle.trim() === '' ? [] : [escaped(courseTitle.trim())])].join('|');
-  return (
-    new RegExp(`(?<![\\p{L}\\p{N}])(?:${words})${BESIDE}$`, 'iu').test(before) ||
-    new RegExp(`^${BESIDE}(?:${words})(?![\\p{L}\\p{N}])`, 'iu').test(after)
-  );
+  const behind = new RegExp(`(?<![\\p{L}\\p{N}])(?:${words})${BESIDE}$`, 'iu');
+  const ahead = new RegExp(`^${BESIDE}(?:${words})(?![\\p{L}\\p{N}])`, 'iu');
+  return (before, after) => behind.test(before) || ahead.test(after);
 }

@@ -1,6 +1,6 @@
-const ADDRESS = /\b(?:https?:\/\/|www\.)[^\s"'<>)]+|\b[\w.+-]+@[\w-]+(?:\.[\w-]+)+/gi;
+const ADDRESS = /\b(?:https?:\/\/|www\.)[^\s"'<>)]+|\b[\w.+-]{1,64}@[\w-]{1,63}(?:\.[\w-]{1,63}){1,8}/gi;
 const FILE_NAME =
-  /[\p{L}\p{N}_][\p{L}\p{N}_.()-]*\.(?:pdf|docx?|xlsx?|pptx?|od[tsp]|rtf|txt|csv|tsv|json|xml|html?|zip|gz|png|jpe?g|gif|svg|webp|tiff?|mp[34]|m4[av]|mov|wav|py|ipynb|r|js|tex)(?![\p{L}\p{N}])/giu;
+  /(?<![\p{L}\p{N}_.]-?)[\p{L}\p{N}_][\p{L}\p{N}_.()-]{0,120}\.(?:pdf|docx?|xlsx?|pptx?|od[tsp]|rtf|txt|csv|tsv|json|xml|html?|zip|gz|png|jpe?g|gif|svg|webp|tiff?|mp[34]|m4[av]|mov|wav|py|ipynb|r|js|tex)(?![\p{L}\p{N}])/giu;
 const QUOTATION = /“[^“”\n]+”|"[^"\n]+"|«[^«»\n]+»|„[^„“\n]+“/g;
 const FEWEST_QUOTED_WORDS = 4;
 

@@ -70,8 +70,8 @@ export function storable(text: string, courseId: string): { readonly body: strin
   const takenOut = new Set<string>();
   for (const [, tag] of text.matchAll(/<([a-z][a-z0-9]*)/gi))
     if (!(SAFE.allowedTags as string[]).includes(tag!.toLowerCase())) takenOut.add(tag!.toLowerCase());
-  if (/<[^>]+\son\w+\s*=/i.test(text)) takenOut.add('what runs when pressed');
-  if (/(?:href|src)\s*=\s*["']?\s*(?:javascript|data|vbscript):/i.test(text)) takenOut.add('an address that runs');
+  if (/<[^<>]+\son\w{1,40}\s*=/i.test(text)) takenOut.add('what runs when pressed');
+  if (/(?:href|src)\s*=\s*(?:["']\s*)?(?:javascript|data|vbscript):/i.test(text)) takenOut.add('an address that runs');
   const body = sanitizeHtml(text, { ...SAFE, transformTags: { a: keyed('href'), img: keyed('src') } });
   return { body, takenOut: [...takenOut] };
 }

@@ -4,7 +4,7 @@ import { diffArrays } from 'diff';
 const MOST_CHANGES = 800;
 
 /** Tags, words and what stands between them. Sanitised HTML has no bare < or > in text or attributes. */
-const piecesOf = (html: string): string[] => html.match(/<[^>]*>|[^<\s]+|\s+/g) ?? [];
+const piecesOf = (html: string): string[] => html.match(/<[^<>]*>|[^<\s]+|\s+/g) ?? [];
 const isTag = (piece: string): boolean => piece.startsWith('<');
 const isSpace = (piece: string): boolean => piece.trim() === '';
 
