@@ -36,6 +36,15 @@ test('many dates are chosen by keyboard, moved, given another rule, cleared and 
   await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 26 Feb 14:00');
   await chosen.getByRole('button', { name: 'back to the rule' }).click();
   await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('closed day · week 6');
+  const toDate = chosen.getByRole('textbox', { name: 'All to a date' });
+  await toDate.fill('31 Feb');
+  await expect(page.getByRole('alert')).toContainText('There is no 31 Feb');
+  await toDate.fill('+1 week');
+  await toDate.press('Enter');
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('Fri 26 Feb 23:59');
+  await expect(toDate).toHaveValue('');
+  await chosen.getByRole('button', { name: 'back to the rule' }).click();
+  await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('closed day · week 6');
 
   await chosen.getByRole('button', { name: 'take their dates away' }).click();
   await expect(row(page, /Lab 6: flow and discharge due/)).toContainText('no date');

@@ -12,7 +12,7 @@ import { computed, nextTick, ref, shallowRef } from 'vue';
 import { usePlanDates } from '../src/plan/usePlanDates.js';
 import { narrowRules } from '../src/plan/when/narrowRules.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
-import { along, byDays, fallingOf, toNextClass, toWeekday } from '../src/shared/dates/bulkMoves.js';
+import { along, byDays, fallingOf, toDay, toNextClass, toTyped, toWeekday } from '../src/shared/dates/bulkMoves.js';
 import { workOf, workWords } from '../src/plan/when/workWords.js';
 import { useSelection } from '../src/shared/dates/useSelection.js';
 
@@ -51,6 +51,16 @@ describe('many dates at once', () => {
   it('go to the next class, over a closed class day, and take its hour', () => {
     expect(toNextClass(dates, shell)).toEqual({ a: '2027-02-16T14:00', b: '2027-02-23T14:00' });
     expect(toNextClass([date('late', '2027-05-06T10:00')], shell)).toEqual({});
+  });
+  it('go where a typed date leads from each, or all to one day at their own hour', () => {
+    const typed = (text: string) => toTyped(dates, text, { order: 'dayFirst', ...shell });
+    expect(typed('+1 week')).toEqual({ a: '2027-02-19T23:59', b: '2027-02-23T08:00' });
+    expect(typed('next class')).toEqual({ a: '2027-02-16T14:00', b: '2027-02-16T14:00' });
+    expect(typed('Fri')).toEqual({ b: '2027-02-19T08:00' });
+    expect(typed('10 Mar')).toEqual({ a: '2027-03-10T23:59', b: '2027-03-10T08:00' });
+    expect(typed('10 Mar 17:00')).toEqual({ a: '2027-03-10T17:00', b: '2027-03-10T17:00' });
+    expect(typed('31 Feb')).toEqual({});
+    expect(toDay(dates, '2027-03-10T12:00')).toEqual({ a: '2027-03-10T23:59', b: '2027-03-10T08:00' });
   });
   it('go to another weekday of their week, as weeks are cut', () => {
     expect(toWeekday(dates, 3)).toEqual({ a: '2027-02-10T23:59', b: '2027-02-17T08:00' });

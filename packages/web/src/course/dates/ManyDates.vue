@@ -117,7 +117,7 @@ const backOne = ({ id }: PreviewDate): void => draft.asItWas(new Set([id]));
     <div class="bar">
       <template v-if="chosen.length > 0">
         <b>{{ count(chosen.length, 'date') }}</b>
-        <MoveControls :dates="chosen" :time="time" @move="move" />
+        <MoveControls :dates="chosen" :loads="dates" :time="time" @move="move" />
         <button class="plain-link" @click="draft.asItWas(selection.chosen.value)">as it was</button>
         <button class="plain-link" @click="selection.none">choose none</button>
       </template>

@@ -9,7 +9,11 @@ import type { Moves } from '../../shared/dates/bulkMoves.js';
 import MoveControls from '../../shared/dates/MoveControls.vue';
 
 /** What can be done to many dates at once. Everything here can be undone. */
-const { dates } = defineProps<{ dates: readonly PreviewDate[] }>();
+const { dates, all } = defineProps<{
+  dates: readonly PreviewDate[];
+  /** All dates of the plan, for the load of a day. */
+  all: readonly PreviewDate[];
+}>();
 const emit = defineEmits<{ done: [] }>();
 
 const plan = usePlanStore();
@@ -42,7 +46,7 @@ function otherRule(event: Event): void {
 <template>
   <div class="bulk" role="group" :aria-label="`${words} chosen`">
     <b>{{ words }}</b>
-    <MoveControls :dates="dates" :time="plan.view!.shell" @move="move" />
+    <MoveControls :dates="dates" :loads="all" :time="plan.view!.shell" @move="move" />
     <span class="rule">
       <select aria-label="By another rule" @change="otherRule">
         <option value="" selected disabled>other rule</option>
@@ -66,7 +70,7 @@ function otherRule(event: Event): void {
 .bulk {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: 4px 12px;
   align-items: center;
 }
 
@@ -82,13 +86,13 @@ b {
 }
 
 .takes {
-  margin-left: 18px;
-  padding-left: 18px;
+  margin-left: 8px;
+  padding-left: 16px;
   border-left: 1px solid var(--rule);
   color: var(--madder);
 }
 
 .rule select {
-  max-width: 200px;
+  max-width: 132px;
 }
 </style>

@@ -181,7 +181,7 @@ watch(dates, ({ length }) => {
           />
           <PastePanel v-if="pasted" :dates="pastedOn" :column="pasted" @done="pasted = null" @set="selection.choose" />
           <div class="heading">
-            <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" @done="selection.none" />
+            <BulkBar v-if="movable && chosen.length > 0" :dates="chosen" :all="all" @done="selection.none" />
             <template v-else>
               <span>{{ heading }}</span>
               <select v-model="week" aria-label="Weeks in the table">

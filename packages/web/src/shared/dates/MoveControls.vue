@@ -1,16 +1,23 @@
 <script setup lang="ts">
-import { weekdayWord, type PreviewDate } from '@yarin/core';
+import { parseDay, weekdayWord, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { count } from '../words.js';
-import { byDays, fallingOf, toNextClass, toWeekday, type Falling, type Moves } from './bulkMoves.js';
-import { asRead } from './readersDates.js';
-import type { Time } from './termSheet.js';
+import { byDays, fallingOf, toDay, toNextClass, toTyped, toWeekday, type Falling, type Moves } from './bulkMoves.js';
+import { asRead, dateStyle, dayWords } from './readersDates.js';
+import type { Load, Time } from './termSheet.js';
+import TypedDate from './TypedDate.vue';
 
 /** Ways to move many dates at once. What would fall on a closed day or a weekend is said before it does. */
-const { dates, time } = defineProps<{
+const {
+  dates,
+  time,
+  loads = [],
+} = defineProps<{
   dates: readonly PreviewDate[];
   /** Calendar and class days that they move in. */
   time: Time;
+  /** What is dated in that term, for its load. */
+  loads?: readonly Load[];
 }>();
 const emit = defineEmits<{ move: [moves: Moves, how: string] }>();
 
@@ -46,7 +53,14 @@ function later(): void {
   isTold.value = false;
   move(byDays(dates, days.value), `${count(Math.abs(days.value), 'day')} ${days.value < 0 ? 'earlier' : 'later'}`);
 }
-function toDay(event: Event): void {
+/** What a typed date counts from, where it can be read for one it can be for all. */
+const first = computed(() => dates.find(({ to }) => to !== null)?.to ?? null);
+function toDate(at: string, text?: string): void {
+  const { calendar, meetings } = time;
+  if (text === undefined) move(toDay(dates, at), `to ${dayWords(parseDay(at))}`);
+  else move(toTyped(dates, text, { order: dateStyle.value.order, calendar, meetings }), `to “${text.trim()}”`);
+}
+function toOtherWeekday(event: Event): void {
   const field = event.target as HTMLSelectElement;
   const weekday = Number(field.value);
   field.value = '';
@@ -73,7 +87,17 @@ function toDay(event: Event): void {
   >
     next class
   </button>
-  <select aria-label="To another weekday of the same week" @change="toDay">
+  <TypedDate
+    :at="first"
+    class="to"
+    empty
+    label="All to a date"
+    placeholder="to 10 Mar, +1 week"
+    :time="time"
+    :dates="loads"
+    @set="toDate"
+  />
+  <select aria-label="To another weekday of the same week" @change="toOtherWeekday">
     <option value="" selected disabled>weekday</option>
     <option v-for="day in 7" :key="day" :value="day">{{ weekdayWord(day) }}</option>
   </select>
@@ -99,7 +123,11 @@ function toDay(event: Event): void {
 }
 
 input {
-  width: 56px;
+  width: 44px;
+}
+
+.to {
+  width: 150px;
 }
 
 input[aria-invalid='true'],

@@ -20,6 +20,7 @@ const {
   placeholder = '',
   dayOnly = false,
   instant = false,
+  empty = false,
   notes,
 } = defineProps<{
   at: string | null;
@@ -37,10 +38,17 @@ const {
   dayOnly?: boolean;
   /** Opened to be filled at once: takes the focus, and lets go of it again. */
   instant?: boolean;
+  /** Begins empty, and is so again when a date was set: `at` is only what it counts from. */
+  empty?: boolean;
   /** More that is to be said of a date before it is set. */
   notes?: ((at: string) => readonly string[]) | undefined;
 }>();
-const emit = defineEmits<{ set: [at: string]; close: []; blur: [] }>();
+const emit = defineEmits<{
+  /** `text`: what was typed; absent for a day that was picked. */
+  set: [at: string, text?: string];
+  close: [];
+  blur: [];
+}>();
 
 const LONGEST_DAYS = 800;
 
@@ -48,8 +56,10 @@ const id = useId();
 const moment = computed(() => (at === null || at === '' ? null : dayOnly ? `${at}T00:00` : at));
 const shown = (value: string | null): string =>
   value === null ? '' : dayOnly ? dayWordsWithYear(parseDay(value)) : momentWords(value);
-const typed = ref(shown(moment.value));
-watch(moment, (next) => void (typed.value = shown(next)));
+/** What stands in the field until somebody types. */
+const standing = computed(() => (empty ? '' : shown(moment.value)));
+const typed = ref(standing.value);
+watch(standing, (next) => void (typed.value = next));
 const isOpen = ref(false);
 const looked = ref<Day | undefined>();
 const field = useTemplateRef<HTMLInputElement>('field');
@@ -63,7 +73,7 @@ const usable = computed(() => {
   const days = parseDay(lastDay) - parseDay(firstDay);
   return days >= 0 && days <= LONGEST_DAYS ? time : undefined;
 });
-const isTouched = computed(() => typed.value.trim() !== shown(moment.value));
+const isTouched = computed(() => typed.value.trim() !== standing.value);
 const read = computed(() =>
   readTypedDate(typed.value, {
     order: dateStyle.value.order,
@@ -73,7 +83,10 @@ const read = computed(() =>
     time: usualTime,
   }),
 );
-const day = computed(() => (read.value.ok ? parseDay(read.value.value) : undefined));
+const day = computed(() => {
+  const value = read.value.ok ? read.value.value : empty ? moment.value : null;
+  return value === null ? undefined : parseDay(value);
+});
 const sheet = computed(() => (usable.value === undefined ? undefined : termSheet(usable.value, dates, own)));
 const term = computed(() =>
   usable.value === undefined
@@ -102,11 +115,15 @@ function take(): void {
     emit('close');
     return;
   }
-  if (read.value.ok) emit('set', dayOnly ? read.value.value.slice(0, 10) : read.value.value);
+  if (read.value.ok) set(read.value.value, typed.value);
+}
+function set(value: string, text?: string): void {
+  emit('set', dayOnly ? value.slice(0, 10) : value, text);
+  if (empty) typed.value = '';
 }
 function pick(picked: Day): void {
   const hour = read.value.ok ? read.value.value.slice(10) : (moment.value?.slice(10) ?? `T${usualTime ?? '23:59'}`);
-  emit('set', dayOnly ? formatDay(picked) : `${formatDay(picked)}${hour}`);
+  set(`${formatDay(picked)}${hour}`);
   shut();
 }
 function open(): void {
@@ -125,7 +142,7 @@ function escape(event: KeyboardEvent): void {
   if (isNothing && !instant) return;
   event.stopPropagation();
   if (isOpen.value) shut();
-  else if (isTouched.value && !instant) typed.value = shown(moment.value);
+  else if (isTouched.value && !instant) typed.value = standing.value;
   else emit('close');
 }
 /** Leaving takes what could be read, where a field stands for good; what could not stays, with its message. */
@@ -136,7 +153,7 @@ function left({ relatedTarget }: FocusEvent): void {
   if (stays) return;
   isOpen.value = false;
   looked.value = undefined;
-  if (!instant && isTouched.value && read.value.ok) take();
+  if (!instant && !empty && isTouched.value && read.value.ok) take();
   if (trouble.value === '') emit('blur');
 }
 defineExpose({ focus: () => field.value?.focus() });

@@ -7,12 +7,14 @@ import {
   meetingsOn,
   parseDay,
   parseMinute,
+  readTypedDate,
   standsOn,
   weekStartOf,
   type ClassMeeting,
   type MeetingIndex,
   type PreviewDate,
   type Snapshot,
+  type TypedReading,
 } from '@yarin/core';
 
 /** New moments by id; dates that are cleared or have nowhere to go are not in it. */
@@ -30,6 +32,20 @@ function movedTo(dates: readonly Dated[], dayFor: (day: number) => number | unde
   }
   return moves;
 }
+
+/** Each where a text leads that somebody typed, read from its own date: “+1 week”, “next class”, “Tue of week 6”, “10 Mar”. */
+export function toTyped(dates: readonly Dated[], text: string, reading: Omit<TypedReading, 'at'>): Moves {
+  const moves: Record<string, string> = {};
+  for (const { id, to } of dates) {
+    if (to === null) continue;
+    const read = readTypedDate(text, { ...reading, at: to });
+    if (read.ok && read.value !== to) moves[id] = read.value;
+  }
+  return moves;
+}
+
+/** All to one day, each at its own time of day. */
+export const toDay = (dates: readonly Dated[], day: string): Moves => movedTo(dates, () => parseDay(day));
 
 export const byDays = (dates: readonly Dated[], days: number): Moves => movedTo(dates, (day) => day + days);
 
