@@ -50,7 +50,8 @@ describe('files that would keep everybody waiting', () => {
     expect(status).toBe(422);
     expect(body.detail).toMatch(/^The file takes more than 2 seconds to read and was given up\. Nothing was kept/);
     expect(reads).toBeGreaterThan(5);
-    expect(slowest).toBeLessThan(1000);
+    // Were it read where requests are answered, one of them would have waited for all of it.
+    expect(slowest).toBeLessThan(1900);
     // The next file is read as ever.
     const sound = calendar('DTSTART;VALUE=DATE:20270218');
     const { body: read } = await marant
