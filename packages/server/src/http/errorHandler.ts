@@ -13,10 +13,16 @@ const UPLOAD_SENTENCES: Readonly<Record<string, string>> = {
   LIMIT_UNEXPECTED_FILE: 'A file came where none is expected. Nothing was kept.',
 };
 
-const uploadProblem = (error: unknown): HttpProblem | undefined =>
-  error instanceof MulterError
-    ? unusable(UPLOAD_SENTENCES[error.code] ?? 'The upload can’t be read. Nothing was kept.')
-    : undefined;
+/** What the reader of uploads says of one that is malformed or was broken off; its errors have no other mark. */
+const BROKEN_UPLOAD =
+  /^(?:Malformed part header|Malformed content type|Missing Content-Type|Unsupported content type|Unexpected end of (?:form|file)|Multipart: Boundary not found|Request (?:error|aborted|closed))/;
+
+function uploadProblem(error: unknown): HttpProblem | undefined {
+  const isBroken = error instanceof Error && BROKEN_UPLOAD.test(error.message);
+  if (!(error instanceof MulterError) && !isBroken) return undefined;
+  const code = error instanceof MulterError ? error.code : '';
+  return unusable(UPLOAD_SENTENCES[code] ?? 'The upload can’t be read. Nothing was kept.');
+}
 
 const hasStatus = (error: unknown): error is { status: number; message: string; type?: string } =>
   typeof error === 'object' && error !== null && typeof (error as { status?: unknown }).status === 'number';

@@ -54,7 +54,10 @@ export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit
     title: changes.title?.trim() ?? item.title,
     state: changes.state ?? item.state ?? 'open',
     points: changes.points === undefined ? item.points : (changes.points ?? undefined),
-    moments: changes.moments === undefined ? (item.moments ?? []) : keyed(changes.moments, key, version),
+    moments:
+      changes.moments === undefined
+        ? (item.moments ?? [])
+        : keyed(changes.moments, key, version, await idsOfOthers(manager, edit)),
     details,
     links: linksAfter(item, changes.links, oldBody, newBody, courseId, known),
     bodyHash: newBody === '' ? undefined : nativeHash(newBody),
@@ -170,8 +173,33 @@ const orderProblems = (moments: NonNullable<ItemChanges['moments']>): Problem[] 
     where: `/changes/moments/${index}/at`,
   }));
 
-const keyed = (moments: NonNullable<ItemChanges['moments']>, key: string, version: number): Moment[] =>
-  moments.map(({ id, ...rest }, index) => ({ ...rest, id: id ?? `${key}.${rest.role}-${version}-${index}` }));
+/** Dates with keys: a new one where none was given, or the one given is another date's. */
+function keyed(
+  moments: NonNullable<ItemChanges['moments']>,
+  key: string,
+  version: number,
+  ofOthers: ReadonlySet<string>,
+): Moment[] {
+  const taken = new Set(ofOthers);
+  return moments.map(({ id, ...rest }, index) => {
+    const own = id === undefined || taken.has(id) ? `${key}.${rest.role}-${version}-${index}` : id;
+    taken.add(own);
+    return { ...rest, id: own };
+  });
+}
+
+/** Of the ids of dates those that dates of other things of the course have. */
+async function idsOfOthers(
+  manager: EntityManager,
+  { courseId, key, changes: { moments = [] } }: ItemEdit,
+): Promise<ReadonlySet<string>> {
+  const given = moments.flatMap(({ id }) => id ?? []);
+  const rows = await manager.query<{ key: string }[]>(
+    'SELECT key FROM moment WHERE course_id = ? AND item_key <> ? AND key IN (SELECT value FROM json_each(?))',
+    [courseId, key, JSON.stringify(given)],
+  );
+  return new Set(rows.map((row) => row.key));
+}
 
 /** Listed links as they were given, and those that the text leads to: addresses that went from it are links no more. */
 function linksAfter(

@@ -69,7 +69,8 @@ export function fileRoutes({ reading, writer, clock, dataFolder, log }: Server):
   router.post('/courses/:id/files', async (request, response) => {
     const { file } = request;
     if (file === undefined) throw unusable('Choose a file to add; nothing came.');
-    const title = file.originalname.trim();
+    // Marks that no file name can hold, a NUL among them, are left out.
+    const title = file.originalname.replace(/\p{Cc}/gu, '').trim();
     if (title.length > LONGEST_TITLE) {
       await rm(file.path, { force: true });
       throw unusable(
