@@ -2,7 +2,14 @@ export { validator, type Validate } from './validator.js';
 export { readJson } from './readJson.js';
 export { readCalendar } from './readCalendar.js';
 export { readCourse } from './readCourse.js';
-export { readRoster, ROSTER_FILES, type Roster, type RosterClass, type RosterFiles } from './readRoster.js';
+export {
+  readRoster,
+  MOST_BAD_ROWS,
+  ROSTER_FILES,
+  type Roster,
+  type RosterClass,
+  type RosterFiles,
+} from './readRoster.js';
 export { readTable } from './readTable.js';
 export { readCalendarFile } from './readCalendarFile.js';
 export { readMeetingFile } from './readMeetingFile.js';

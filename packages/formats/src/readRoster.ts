@@ -1,6 +1,9 @@
 import { parseDay, type Problem } from '@yarin/core';
 import { readTable, type TableRow } from './readTable.js';
 
+/** A roster with more bad rows than this is none: taking over its few good ones would take everything else away. */
+export const MOST_BAD_ROWS = 5000;
+
 /** The names of the files that a roster is read from, without ending. */
 export const ROSTER_FILES = ['academicSessions', 'orgs', 'courses', 'classes', 'users', 'enrollments'] as const;
 
@@ -82,7 +85,8 @@ export function readRoster(files: RosterFiles): Roster {
   const all = (name: string): TableRow[] => readTable(files[name] ?? '');
   const rows = (name: string): TableRow[] => all(name).filter(({ cells }) => !isDeleted(cells));
   const bad = (file: string, line: number, code: string, message: string): undefined => {
-    problems.push({ code, message, where: `/${file}.csv/${line}` });
+    // One more than may be says that there are too many.
+    if (problems.length <= MOST_BAD_ROWS) problems.push({ code, message, where: `/${file}.csv/${line}` });
     return undefined;
   };
   const keep = <Value>(name: string, read: (row: TableRow) => Value | undefined, from = rows(name)): Value[] =>

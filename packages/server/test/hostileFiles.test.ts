@@ -74,6 +74,18 @@ describe('files that would keep everybody waiting', () => {
     expect((await rhee.get('/api/roster').expect(200)).body.last).not.toBeUndefined();
   });
 
+  it('a roster of thousands of bad rows is none: its few good ones are not taken over', async () => {
+    const rows = Buffer.from(`sourcedId,title\n${'x,\n'.repeat(3000)}`);
+    const upload = ['academicSessions', 'courses', 'classes', 'users', 'enrollments'].reduce(
+      (request, name) => request.attach('files', rows, `${name}.csv`),
+      rhee.post('/api/roster'),
+    );
+    const { body } = await upload.expect(422);
+    expect(body.detail).toBe(
+      'More than 5000 rows are bad, so this is hardly a roster in OneRoster 1.1. Nothing was loaded; the first: A term needs a sourcedId and a title.',
+    );
+  });
+
   it('files that are too many megabytes together are refused before they are read', async () => {
     const large = Buffer.alloc(21 * 1024 * 1024, 'x');
     const upload = ['academicSessions', 'courses', 'classes'].reduce(

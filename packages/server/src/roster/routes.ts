@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { RosterReport } from '@yarin/core';
-import { ROSTER_FILES } from '@yarin/formats';
+import { MOST_BAD_ROWS, ROSTER_FILES } from '@yarin/formats';
 import { Router } from 'express';
 import multer from 'multer';
 import type { Server } from '../context.js';
@@ -43,6 +43,10 @@ export function rosterRoutes({ reading, writer, readers, clock, dataFolder }: Se
     const files = (request.files ?? []) as Express.Multer.File[];
     try {
       const roster = await readers.read('roster', pathsOf(files));
+      if (roster.problems.length > MOST_BAD_ROWS)
+        throw unusable(
+          `More than ${MOST_BAD_ROWS} rows are bad, so this is hardly a roster in OneRoster 1.1. Nothing was loaded; the first: ${roster.problems[0]!.message}`,
+        );
       const at = clock.now(INSTITUTION.timeZone);
       response.json(await writer.run('loadRoster', { roster, doer: doerOf(request), at }));
     } finally {
