@@ -16,7 +16,7 @@ import { deskRoutes } from './desk/routes.js';
 import { findRoutes } from './find/routes.js';
 import { healthRoutes } from './http/healthRoutes.js';
 import { errorHandler, nothingThere } from './http/errorHandler.js';
-import { requestLimit } from './http/requestLimit.js';
+import { REQUESTS_A_MINUTE, requestLimit } from './http/requestLimit.js';
 import { sameSite } from './http/sameSite.js';
 import { SessionStore } from './http/sessionStore.js';
 import { signedIn, signOnRoutes } from './people/routes.js';
@@ -31,6 +31,8 @@ import { RunJobs } from './runs/runJobs.js';
 
 /** What is a file and no page; ids of courses may hold dots. */
 const FILE_OF_THE_WEB = /\.(?:js|mjs|css|map|json|html?|txt|xml|ico|png|jpe?g|gif|webp|svg|woff2?|webmanifest)$/i;
+/** A cookie lasts for a week at most; the session that it names ends sooner when nobody uses it. */
+const COOKIE_MS = 7 * 24 * 60 * 60 * 1000;
 const A_YEAR_S = 365 * 24 * 60 * 60;
 
 export interface AppOptions {
@@ -41,12 +43,21 @@ export interface AppOptions {
   readonly proxies?: number;
   readonly isSecure?: boolean;
   readonly idleMinutes?: number;
+  /** Of one session. */
+  readonly requestsAMinute?: number;
 }
 
 /** Wires every subject into one application. */
 export function makeApp(
   server: Server,
-  { sessionSecret, webFolder, proxies = 0, isSecure = false, idleMinutes = USUAL_IDLE_MINUTES }: AppOptions,
+  {
+    sessionSecret,
+    webFolder,
+    proxies = 0,
+    isSecure = false,
+    idleMinutes = USUAL_IDLE_MINUTES,
+    requestsAMinute = REQUESTS_A_MINUTE,
+  }: AppOptions,
 ): Express {
   const { reading, writer, log } = server;
   const idleMs = idleMinutes * 60_000;
@@ -88,11 +99,10 @@ export function makeApp(
       store: new SessionStore(reading, writer, idleMs),
       resave: false,
       saveUninitialized: false,
-      rolling: true,
-      cookie: { httpOnly: true, sameSite: 'strict', maxAge: idleMs, secure: isSecure },
+      cookie: { httpOnly: true, sameSite: 'strict', maxAge: COOKIE_MS, secure: isSecure },
     }),
   );
-  api.use(requestLimit());
+  api.use(requestLimit(requestsAMinute));
   api.use(express.json({ limit: '1mb' }));
   api.use(signOnRoutes(server));
   api.use(signedIn(server));

@@ -2,7 +2,7 @@ import type { RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import { HttpProblem } from './httpProblem.js';
 
-const REQUESTS_A_MINUTE = 1200;
+export const REQUESTS_A_MINUTE = 1200;
 /** Of one address without a session: behind a proxy a whole college may share one when it signs in. */
 const SIGN_ONS_A_MINUTE = 2400;
 
@@ -14,10 +14,10 @@ const TOO_MANY = new HttpProblem({
 });
 
 /** Limits requests by session, so that people behind one address don't take each other's share; by address where there is none. */
-export const requestLimit = (): RequestHandler =>
+export const requestLimit = (ofSession: number): RequestHandler =>
   rateLimit({
     windowMs: 60_000,
-    limit: ({ session }) => (session.personId === undefined ? SIGN_ONS_A_MINUTE : REQUESTS_A_MINUTE),
+    limit: ({ session }) => (session.personId === undefined ? SIGN_ONS_A_MINUTE : ofSession),
     keyGenerator: ({ session, sessionID, ip }) =>
       session.personId === undefined ? `address ${ipKeyGenerator(ip ?? '')}` : `session ${sessionID}`,
     standardHeaders: 'draft-8',
