@@ -28,6 +28,7 @@ export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';
 export { readTypedDate, typedReader } from './typed/readTypedDate.js';
+export { decoded as decodedAddress } from './words/addresses.js';
 export { DEEPEST_NESTING, nestingOf } from './words/nesting.js';
 export { hourIn } from './retime/classes.js';
 export { closureKind } from './calendar/closureKind.js';

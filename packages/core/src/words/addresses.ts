@@ -16,7 +16,8 @@ export function addressesIn(body: string): Address[] {
 const SCHEME = /^(?:[a-z][a-z\d+.-]*:|\/\/)/i;
 const SEPARATORS = /[/?#&=]/;
 
-const decoded = (segment: string): string => {
+/** A part of an address without its `%` marks; as it stands where they are malformed. */
+export const decoded = (segment: string): string => {
   try {
     return decodeURIComponent(segment);
   } catch {

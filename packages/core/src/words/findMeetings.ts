@@ -1,4 +1,4 @@
-import { found, type Finder } from './found.js';
+import { found, REACH, type Finder } from './found.js';
 
 /** Hosts of video meetings that are known from the start; an administrator's list replaces them. */
 export const MEETING_HOSTS: readonly string[] = [
@@ -24,9 +24,6 @@ const OF_SOMETHING_ELSE =
   /\b(?:doors?|labs?|library|readers?|files?|quiz(?:zes)?|exams?|tests?|wi-?fi|lockers?|accounts?|buildings?|articles?|pdfs?|books?|archives?|e-?reserves?|computers?|log ?in|network|network’s|database|safe|gate|shed)\b/i;
 const ONLY_AN_EXAMPLE =
   /\b(?:for example|for instance|such as|e\.\s?g\.|looks? like|in the form(?: of)?|say),?:?\s*[“"'(]?$/i;
-
-/** How far from a place its line and its sentence are looked at. */
-const REACH = 400;
 
 /** The line that something stands in, with the line before it. */
 function around(text: string, at: number): string {

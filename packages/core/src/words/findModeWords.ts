@@ -1,5 +1,5 @@
 import { findMeetings } from './findMeetings.js';
-import { found, type FoundWords, type WordContext } from './found.js';
+import { found, REACH, type FoundWords, type WordContext } from './found.js';
 
 export type Mode = 'on site' | 'online' | 'mixed';
 
@@ -26,8 +26,6 @@ function patternsFor(old: Mode, now: Mode): readonly RegExp[] {
   return [MIXED, ...(now === 'online' ? PATTERNS['on site'] : PATTERNS.online)];
 }
 
-/** How far behind words the address that they introduce may stand. */
-const REACH = 400;
 /** How far words are looked for beside a room. */
 const NEAR = 40;
 

@@ -1,4 +1,4 @@
-import { found, type Finder } from './found.js';
+import { found, REACH, type Finder } from './found.js';
 
 const NOW =
   /\b(?:today|tonight|tomorrow|this (?:spring|summer|autumn|fall|winter|week|weekend|month|year|morning|afternoon|evening))\b/gi;
@@ -25,8 +25,6 @@ export const findRelative: Finder = (text) => [
 
 /** “The 3rd edition is as good as the 4th”: an ordinary number before it says what is counted. */
 const COUNTED_NOUN = new RegExp(`\\b(?:the |a )?${DAY} (?!(?:${AFTER_DAY}|of)\\b)\\p{Ll}+`, 'iu');
-/** How far from a place its sentence is looked at. */
-const REACH = 400;
 const SENTENCE_ENDS = '.!?\n';
 
 function sentenceBefore(text: string, at: number): string {

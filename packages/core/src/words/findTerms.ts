@@ -1,5 +1,5 @@
 import { MONTH } from './findDates.js';
-import { found, type Finder, type WordContext } from './found.js';
+import { found, REACH, type Finder, type WordContext } from './found.js';
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
@@ -61,7 +61,7 @@ export const findYears: Finder = (text, context) => {
   return [
     ...[...text.matchAll(school)].map((match) => found('year', match)),
     ...[...text.matchAll(bare)].flatMap((match) => {
-      const before = text.slice(Math.max(0, match.index - LOOKED_BACK), match.index);
+      const before = text.slice(Math.max(0, match.index - REACH), match.index);
       const after = text.slice(match.index + match[0].length);
       if (ofMonth.test(before)) return [found('year', match)];
       if (OTHER_NAME.test(before)) return [];
@@ -71,9 +71,6 @@ export const findYears: Finder = (text, context) => {
     }),
   ];
 };
-
-/** How far before a year is looked at; a course's title stands whole in it. */
-const LOOKED_BACK = 400;
 
 const isTitle = (at: number, { titleLength = 0 }: WordContext): boolean => at < titleLength;
 

@@ -27,6 +27,9 @@ export interface WordContext {
 
 export type Finder = (text: string, context: WordContext) => FoundWords[];
 
+/** How far from a place its sentence, its line and what stands beside it are looked at, in characters. */
+export const REACH = 400;
+
 export const found = (sort: WordSort, match: RegExpMatchArray): FoundWords => ({
   sort,
   start: match.index!,

@@ -1,4 +1,4 @@
-import { DEEPEST_NESTING, nestingOf } from '@yarin/core';
+import { decodedAddress, DEEPEST_NESTING, nestingOf } from '@yarin/core';
 import sanitizeHtml from 'sanitize-html';
 import { unusable } from '../http/httpProblem.js';
 
@@ -37,14 +37,6 @@ const SAFE: sanitizeHtml.IOptions = {
   allowedSchemes: ['http', 'https', 'mailto', 'item'],
 };
 
-const decoded = (text: string): string => {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
-};
-
 /**
  * The opposite of `sanitise`: a text that somebody wrote on the screen, as it is stored. Addresses of things of this
  * course are keys again, what could run is taken out.
@@ -64,7 +56,8 @@ export function storable(text: string, courseId: string): { readonly body: strin
     const start = [things, files].find((each) => value.startsWith(each));
     return {
       tagName,
-      attribs: start === undefined ? attribs : { ...attribs, [name]: `item:${decoded(value.slice(start.length))}` },
+      attribs:
+        start === undefined ? attribs : { ...attribs, [name]: `item:${decodedAddress(value.slice(start.length))}` },
     };
   };
   const takenOut = new Set<string>();
