@@ -27,6 +27,21 @@ test('axe finds nothing serious on any screen', async ({ browser, app }) => {
   expect(await seriousIn(page), 'the course').toEqual([]);
 });
 
+test('on a low screen, as one that is zoomed twice, the plan’s head scrolls away and the work fills it', async ({
+  browser,
+  app,
+}) => {
+  const page = await (await browser.newContext({ viewport: { width: 640, height: 400 } })).newPage();
+  await signIn(page, app);
+  await openPlan(page);
+  await page.keyboard.press('n');
+  const grid = page.getByRole('grid', { name: /^Dates/ });
+  await grid.getByRole('checkbox').nth(3).check();
+  const knot = page.getByRole('link', { name: /^When/ }).or(page.getByRole('button', { name: /^When/ }));
+  await expect(knot).not.toBeInViewport();
+  await expect(page.getByRole('button', { name: 'take its date away' })).toBeInViewport();
+});
+
 test('axe finds nothing serious where courses are found, paired and edited', async ({ browser, app }) => {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await signIn(page, app, 'Tomas Rhee');

@@ -78,13 +78,15 @@ test('closed days come from a list, a region and last year, and nothing is doubl
   await page.goto(`${app.address}/calendars`);
   await page.getByRole('button', { name: 'new term' }).click();
   await page.getByRole('textbox', { name: 'Name of the term' }).fill('Fall 2027');
-  for (const [field, date] of [
-    ['First day', '23 Aug 2027'],
-    ['Last day', '10 Dec 2027'],
-  ] as const) {
-    await page.getByRole('textbox', { name: field }).fill(date);
-    await page.keyboard.press('Enter');
-  }
+  await page.getByRole('textbox', { name: 'First day' }).fill('23 Aug 2027');
+  await page.keyboard.press('Enter');
+  // Picked by keyboard from the weeks of the term that is being made.
+  await page.getByRole('button', { name: 'Pick from the term: Last day' }).click();
+  await expect(page.getByRole('grid', { name: 'Days of the term' })).toContainText('16');
+  for (let week = 1; week < 16; week++) await page.keyboard.press('ArrowRight');
+  for (let day = 1; day < 5; day++) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Last day' })).toHaveValue('Fri 10 Dec 2027');
   await page.getByRole('button', { name: 'Make it' }).click();
   await page.getByRole('heading', { level: 1, name: 'Fall 2027' }).waitFor();
 

@@ -166,6 +166,9 @@ test('a strand is dragged with Shift: everything chosen goes as many days along'
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 + aDay * 3, box.y + box.height / 2, { steps: 6 });
+  await expect(page.locator('svg[role=img]').getByText(/ · \d dates/)).toContainText(
+    /\d deadlines? that day, \d+ that week/,
+  );
   await page.mouse.up();
   await page.keyboard.up('Shift');
   const landed = (await row(page, /Lab 6: flow and discharge due/).textContent())!;

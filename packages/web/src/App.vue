@@ -33,4 +33,16 @@ useKeys({ d: () => void router.push({ name: 'desk' }) });
   flex: 1;
   min-height: 0;
 }
+
+/* On a low screen, or one that is zoomed, what stands above and below the work scrolls away. */
+@media (max-height: 520px) {
+  .frame {
+    overflow-y: auto;
+  }
+
+  .page {
+    flex: none;
+    height: 100%;
+  }
+}
 </style>

@@ -60,7 +60,9 @@ describe('the term as a sheet', () => {
   });
   it('counts graded work that is due, by day and week', () => {
     expect([dayOn('2027-02-16').load, dayOn('2027-02-19').load, weekOf('2027-02-16').load]).toEqual([2, 1, 3]);
-    expect(termSheet({ calendar, meetings }, LOADS, 'a').weeks.find(({ label }) => label === '6')!.load).toBe(2);
+    expect(
+      termSheet({ calendar, meetings }, LOADS, { without: ['a'] }).weeks.find(({ label }) => label === '6')!.load,
+    ).toBe(2);
   });
   it.each([
     ['2027-02-16', 'class · the third deadline that day · 3 more graded that week'],
@@ -96,5 +98,32 @@ describe('hands in the sheet', () => {
   });
   it('find weekdays in the order of the week', () => {
     expect(weekdaysFrom(7)).toEqual([7, 1, 2, 3, 4, 5, 6]);
+  });
+});
+
+describe('the sheet that the ends of a term are picked from', () => {
+  const ends = { weeksBeyond: 4, isOfEnds: true };
+  it('shows the weeks around it, and calls no day before or after unusual', () => {
+    const around = termSheet({ calendar, meetings: [] }, [], ends);
+    expect(formatDay(around.weeks[0]!.start)).toBe('2026-12-14');
+    expect(around.isUnusual(parseDay('2027-01-06'))).toBe(false);
+    expect(around.wordsFor(parseDay('2027-01-06'))).toBe('');
+    expect(around.isUnusual(parseDay('2027-02-18'))).toBe(true);
+    expect(sheet.isUnusual(parseDay('2027-01-06'))).toBe(true);
+  });
+  it('numbers no week before it is said when the term begins', () => {
+    const unsaid = termSheet({ calendar, meetings: [] }, [], { ...ends, isUnsaid: true });
+    expect(new Set(unsaid.weeks.map(({ label }) => label))).toEqual(new Set(['']));
+    expect(unsaid.weeks.flatMap(({ days }) => days).some(({ isOutside }) => isOutside)).toBe(false);
+  });
+});
+
+describe('what a day holds', () => {
+  it('is counted by day and week without what is being moved', () => {
+    expect(sheet.loadOn(parseDay('2027-02-16'))).toEqual({ day: 2, week: 3 });
+    expect(termSheet({ calendar, meetings }, LOADS, { without: ['a', 'c'] }).loadOn(parseDay('2027-02-16'))).toEqual({
+      day: 1,
+      week: 1,
+    });
   });
 });

@@ -47,6 +47,7 @@ const OWN_FLAGS =
  */
 export function followLeaders(terms: Terms, moving: Moving, groups: readonly ItemGroup[]): void {
   const { roles, fates, ties } = moving;
+  const chains: Chains = new Map();
   for (const group of groups) {
     const leader = leaderOf(moving, group);
     if (leader < 0) continue;
@@ -57,16 +58,16 @@ export function followLeaders(terms: Terms, moving: Moving, groups: readonly Ite
       if (roles[at] === ROLE.late && roles[leader] === ROLE.due && ties[at] === undefined) {
         const days = moving.oldDays[at]! - moving.oldDays[leader]!;
         if (days >= 0 && days <= FOLLOWING_LATE_DAYS) {
-          goWith(moving, at, leader);
+          goWith(moving, at, leader, chains);
           landAgain(terms, moving, at);
-          if (!keepsSide(moving, at, leader)) goWith(moving, at, leader);
+          if (!keepsSide(moving, at, leader)) goWith(moving, at, leader, chains);
           keepMinutes(moving, at, leader);
           continue;
         }
       }
       const always = fates[leader] === 'byHand' && TRAILING.includes(roles[at]!);
       if (!always && keepsSide(moving, at, leader)) continue;
-      goWith(moving, at, leader);
+      goWith(moving, at, leader, chains);
       keepMinutes(moving, at, leader);
     }
   }
@@ -77,19 +78,25 @@ const keepsSide = (moving: Moving, at: Place, leader: Place): boolean =>
   Math.sign(newTotal(moving, at) - newTotal(moving, leader)) ===
   Math.sign(oldTotal(moving, at) - oldTotal(moving, leader));
 
+/** Chains of what follows a leader and is tied to nothing, one for all that are as far from a leader of one role. */
+type Chains = Map<number, readonly Step[]>;
+
 /** As many days from its leader as before, at its old hour. */
-function goWith(moving: Moving, at: Place, leader: Place): void {
+function goWith(moving: Moving, at: Place, leader: Place, chains: Chains): void {
   const { roles, oldDays, oldMinutes, days, minutes, steps, flags, follows } = moving;
   const distance = oldDays[at]! - oldDays[leader]!;
   days[at] = days[leader]! + distance;
   minutes[at] = oldMinutes[at]!;
   flags[at]! &= ~OWN_FLAGS;
   follows[at] = 1;
-  steps[at] = [...steps[at]!.filter(isOfDay), { step: 'withLeader', role: ROLES[roles[leader]!]!, days: distance }];
+  const way = distance * ROLES.length + roles[leader]!;
+  let chain = chains.get(way);
+  if (chain === undefined)
+    chains.set(way, (chain = [{ step: 'withLeader', role: ROLES[roles[leader]!]!, days: distance }]));
+  // What follows another keeps of its own chain only that it is tied to a class, which stands first.
+  const first = steps[at]![0];
+  steps[at] = first?.step === 'tied' ? [first, ...chain] : chain;
 }
-
-/** What follows another keeps of its own chain only that it is tied to a class. */
-const isOfDay = ({ step }: Step): boolean => step === 'tied';
 
 /** As many minutes from its leader as before, where its old hour would be the wrong side of it. */
 function keepMinutes(moving: Moving, at: Place, leader: Place): void {
@@ -123,6 +130,8 @@ export function followStarts(moving: Moving, groups: readonly ItemGroup[]): void
   }
 }
 
+const WITH_START: Step = { step: 'withStart' };
+
 function endAfter(moving: Moving, ends: Place, start: Place): void {
   const { oldDays, oldMinutes, days, minutes, steps, fates, flags, follows } = moving;
   const meeting = classOfBoth(moving, ends, start);
@@ -136,7 +145,7 @@ function endAfter(moving: Moving, ends: Place, start: Place): void {
   }
   if (fates[start] === 'byHand') flags[ends]! &= ~OWN_FLAGS;
   follows[ends] = 1;
-  steps[ends] = [...steps[ends]!, { step: 'withStart' }];
+  steps[ends] = [...steps[ends]!, WITH_START];
 }
 
 /** Where both were tied to one meeting and `starts` stands in one that answers: that one. */

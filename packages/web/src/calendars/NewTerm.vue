@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { TermCalendar } from '@yarin/core';
+import { formatDay, parseDay, type TermCalendar } from '@yarin/core';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { addTerm } from '../shared/api/calendars.js';
@@ -15,6 +15,20 @@ const trouble = ref('');
 const places = shallowRef<ReadonlyMap<string, string>>(new Map());
 const wholes = computed(() => terms.filter(({ parentId }) => parentId === null));
 const isWhole = computed(() => term.name.trim() !== '' && term.firstDay !== '' && term.lastDay !== '');
+
+/** Half a year, in which the ends of a term are picked. */
+const SHOWN_DAYS = 26 * 7;
+
+/** What its days are picked from: its whole term; else the weeks from its first day on, at first from where the last term ends. */
+const shown = computed(() => {
+  const parent = wholes.value.find(({ id }) => id === term.parentId);
+  if (parent !== undefined) return parent.calendar;
+  const last = wholes.value.map(({ calendar }) => calendar).sort((a, b) => b.lastDay.localeCompare(a.lastDay))[0];
+  if (last === undefined && term.firstDay === '') return undefined;
+  const from = term.firstDay === '' ? parseDay(last!.lastDay) + 1 : parseDay(term.firstDay);
+  const { timeZone = 'UTC', weekStartsOn } = last ?? {};
+  return { firstDay: formatDay(from), lastDay: formatDay(from + SHOWN_DAYS), timeZone, weekStartsOn };
+});
 
 /** A part begins with the days of its term. */
 watch(
@@ -68,6 +82,8 @@ async function make(): Promise<void> {
       v-model="term[name]"
       :label="words"
       :placeholder="words"
+      :time="shown && { calendar: shown, meetings: [] }"
+      :sheet-choices="{ weeksBeyond: 1, isOfEnds: true, isUnsaid: term.firstDay === '' }"
     />
     <ElButton size="small" type="primary" native-type="submit" :disabled="!isWhole">Make it</ElButton>
     <button type="button" class="plain-link" @click="emit('close')">close</button>

@@ -34,6 +34,8 @@ function set(name: keyof Calendar, value: string | number, what: string): void {
       <DayField
         :model-value="draft[name]"
         :label="words"
+        :time="{ calendar: draft, meetings: [] }"
+        :sheet-choices="{ weeksBeyond: 4, isOfEnds: true }"
         @update:model-value="(date) => set(name, date, `another ${words}`)"
       />
     </label>

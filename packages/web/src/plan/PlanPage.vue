@@ -82,6 +82,18 @@ const shown = computed(() =>
   min-height: 0;
 }
 
+@media (max-height: 520px) {
+  .plan {
+    height: auto;
+    min-height: 100%;
+  }
+
+  .body {
+    flex: none;
+    height: 100vh;
+  }
+}
+
 .trouble {
   padding: 8px var(--margin);
   color: var(--madder);

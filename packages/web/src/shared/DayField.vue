@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import TypedDate from './dates/TypedDate.vue';
-import type { Time } from './dates/termSheet.js';
+import type { SheetChoices, Time } from './dates/termSheet.js';
 
 /** A day that is typed or picked, as `YYYY-MM-DD`. */
 const date = defineModel<string>({ required: true });
-defineProps<{ label: string; placeholder?: string; time?: Time | undefined }>();
+defineProps<{
+  label: string;
+  placeholder?: string;
+  time?: Time | undefined;
+  sheetChoices?: Omit<SheetChoices, 'without'> | undefined;
+}>();
 </script>
 
 <template>
@@ -13,6 +18,7 @@ defineProps<{ label: string; placeholder?: string; time?: Time | undefined }>();
     :label="label"
     :placeholder="placeholder"
     :time="time"
+    :sheet-choices="sheetChoices"
     day-only
     class="field"
     @set="(at) => (date = at)"

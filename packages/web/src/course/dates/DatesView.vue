@@ -46,17 +46,25 @@ const { inSight, height, scrollTo } = useRowWindow(scroller, () => dates.value.l
 
 const open = (key: string): void => void router.push({ params: { part: '' }, query: { item: key } });
 
-/** While a date is dragged: the day under it, with what is on it. */
+/** While a date is dragged: the day under it, with what is on it beside. */
 const dragged = ref('');
+/** The id of that date, which is no load of its own. */
+const heldId = ref('');
 const said = ref('');
 const trouble = ref('');
 /** What stood before the last move, to be put back. */
 const before = shallowRef<Readonly<Record<string, string>> | null>(null);
 const sheet = computed(() =>
-  termSheet({ calendar: calendar.value, meetings: course.view!.summary.meetings }, loadsOf(course.view!.items)),
+  termSheet({ calendar: calendar.value, meetings: course.view!.summary.meetings }, loadsOf(course.view!.items), {
+    without: [heldId.value],
+  }),
 );
 const overWords = (day: number): string =>
   [dayWords(day), sheet.value.wordsFor(day)].filter((words) => words !== '').join(' · ');
+function over({ id }: CourseDate, day: number | null): void {
+  heldId.value = id;
+  dragged.value = day === null ? '' : overWords(day);
+}
 
 async function moveAll(moves: Readonly<Record<string, string>>, words: string): Promise<void> {
   trouble.value = '';
@@ -74,6 +82,7 @@ async function moveAll(moves: Readonly<Record<string, string>>, words: string): 
 async function move({ id, at, title }: CourseDate, day: string): Promise<void> {
   if (day === at.slice(0, 10)) return;
   const to = `${day}${at.slice(10)}`;
+  heldId.value = id;
   await moveAll({ [id]: to }, `${title} moved to ${overWords(parseDay(to))}.`);
 }
 async function putBack(): Promise<void> {
@@ -117,7 +126,7 @@ function turn(by: 1 | -1): void {
           :movable="course.mayChange"
           @open="open"
           @move="move"
-          @over="(day) => (dragged = day === null ? '' : overWords(day))"
+          @over="over"
         />
       </section>
       <section class="list" aria-label="All dates">

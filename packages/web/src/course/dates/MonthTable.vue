@@ -12,19 +12,19 @@ defineProps<{
   /** Dates can be dragged to another day. */
   movable: boolean;
 }>();
-const emit = defineEmits<{ open: [key: string]; move: [date: CourseDate, day: string]; over: [day: number | null] }>();
+const emit = defineEmits<{ open: [key: string]; move: [date: CourseDate, day: string]; over: [date: CourseDate, day: number | null] }>();
 
 const held = ref<CourseDate | null>(null);
 const under = ref<number | null>(null);
 function over(day: number): void {
   if (held.value === null || under.value === day) return;
   under.value = day;
-  emit('over', day);
+  emit('over', held.value, day);
 }
 function release(): void {
+  if (held.value !== null) emit('over', held.value, null);
   held.value = null;
   under.value = null;
-  emit('over', null);
 }
 function drop(day: number): void {
   if (held.value !== null) emit('move', held.value, formatDay(day));

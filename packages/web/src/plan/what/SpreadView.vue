@@ -202,12 +202,18 @@ h2 {
   height: 40px;
   display: flex;
   justify-content: space-between;
+  gap: 8px;
   padding: 10px 0 6px;
   font-size: 17px;
   line-height: 24px;
+  white-space: nowrap;
+  overflow: hidden;
 }
 
 em {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
   font: normal 13px/24px var(--sans);
   color: var(--quiet);
 }

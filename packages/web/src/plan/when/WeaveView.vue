@@ -7,7 +7,6 @@ import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import BulkBar from './BulkBar.vue';
 import DatesTable from '../../shared/dates/DatesTable.vue';
-import { termSheet } from '../../shared/dates/termSheet.js';
 import PastePanel from './PastePanel.vue';
 import PolicyBar from './PolicyBar.vue';
 import RulesPanel from './RulesPanel.vue';
@@ -71,7 +70,6 @@ const terms = computed(() =>
     { calendar: plan.view!.shell.calendar, meetings: [...classDays.value.to] },
   ),
 );
-const sheet = computed(() => termSheet(plan.view!.shell, all.value));
 /** What is unusual about a date where somebody put it, or would. */
 const notesOn = ({ from, role, series }: PreviewDate, at: string): readonly string[] =>
   handNotes(terms.value, { at: from, role, series }, at);
@@ -106,7 +104,7 @@ function setByHand(dates: Readonly<Record<string, string>>): void {
   announce(`${count(Object.keys(dates).length, 'date')} set by hand.`);
 }
 
-const { movesOf, wordsWhileHeld } = useHeldDates({ all, chosen, sheet });
+const { movesOf, wordsWhileHeld } = useHeldDates({ all, chosen });
 /** The end of a strand was dragged to another day. */
 const dragged = (...held: Held): void => setByHand(movesOf(...held));
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { formatDay, indexCalendar, parseDay, readTypedDate, standsOn, type Day } from '@yarin/core';
+import { formatDay, parseDay, readTypedDate, type Day } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
 import { dateStyle, dayWordsWithYear, momentWords } from './readersDates.js';
 import TermSheet from './TermSheet.vue';
-import { termSheet, type Load, type Time } from './termSheet.js';
+import { termSheet, type Load, type SheetChoices, type Time } from './termSheet.js';
 import { useBesideField } from './useBesideField.js';
 
 /**
@@ -21,6 +21,7 @@ const {
   dayOnly = false,
   instant = false,
   empty = false,
+  sheetChoices,
   notes,
 } = defineProps<{
   at: string | null;
@@ -40,6 +41,8 @@ const {
   instant?: boolean;
   /** Begins empty, and is so again when a date was set: `at` is only what it counts from. */
   empty?: boolean;
+  /** How much of what lies around the term its sheet shows. */
+  sheetChoices?: Omit<SheetChoices, 'without'> | undefined;
   /** More that is to be said of a date before it is set. */
   notes?: ((at: string) => readonly string[]) | undefined;
 }>();
@@ -87,11 +90,10 @@ const day = computed(() => {
   const value = read.value.ok ? read.value.value : empty ? moment.value : null;
   return value === null ? undefined : parseDay(value);
 });
-const sheet = computed(() => (usable.value === undefined ? undefined : termSheet(usable.value, dates, own)));
-const term = computed(() =>
+const sheet = computed(() =>
   usable.value === undefined
     ? undefined
-    : indexCalendar(usable.value.calendar, usable.value.calendar.weekStartsOn ?? 1),
+    : termSheet(usable.value, dates, { ...sheetChoices, without: own === undefined ? [] : [own] }),
 );
 const trouble = computed(() => (isTouched.value && !read.value.ok ? read.value.problems[0]!.message : ''));
 /** What was read, with what is unusual about it; of a day in the sheet what stands there. */
@@ -104,9 +106,7 @@ const said = computed(() => {
   return [shown(value), words, ...(notes?.(value) ?? [])].filter((each) => each !== '').join(' · ');
 });
 /** Whether what was read is unusual enough to be noticed. */
-const isNoted = computed(
-  () => read.value.ok && term.value !== undefined && standsOn(term.value, parseDay(read.value.value)) !== undefined,
-);
+const isNoted = computed(() => read.value.ok && sheet.value?.isUnusual(parseDay(read.value.value)) === true);
 const hasPanel = computed(() => isOpen.value || trouble.value !== '' || said.value !== '');
 const place = useBesideField(frame, panel, hasPanel);
 

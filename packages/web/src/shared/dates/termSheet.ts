@@ -37,8 +37,24 @@ export interface SheetWeek {
 export interface TermSheet {
   readonly weekStartsOn: number;
   readonly weeks: readonly SheetWeek[];
+  /** Whether a day is unusual: closed, a weekend, outside the term. */
+  isUnusual(day: Day): boolean;
   /** What is unusual about a day, with what is due on it. */
   wordsFor(day: Day): string;
+  /** Graded work due on a day, and in its week. */
+  loadOn(day: Day): { readonly day: number; readonly week: number };
+}
+
+/** What a sheet leaves out or adds. */
+export interface SheetChoices {
+  /** Ids of dates that count nowhere: those that are being set. */
+  readonly without?: readonly string[];
+  /** Weeks shown before the first day and after the last; 1 if nothing is said. */
+  readonly weeksBeyond?: number;
+  /** Its first or last day is picked: no day outside is unusual. */
+  readonly isOfEnds?: boolean;
+  /** Nobody has said yet when it begins: no day is outside, no week has a number. */
+  readonly isUnsaid?: boolean;
 }
 
 /** A date as far as it makes work. */
@@ -47,24 +63,26 @@ export type Load = Pick<PreviewDate, 'id' | 'role' | 'graded' | 'to'>;
 export type Time = Pick<Snapshot, 'calendar' | 'meetings'>;
 
 const WEEK = 7;
-/** Weeks shown before the first day and after the last. */
-const BEYOND = 1;
 const ORDINALS = ['', 'the first', 'the second', 'the third', 'the fourth', 'the fifth'];
 
 /**
- * @param dates    what is dated in the term; graded work counts
- * @param without  the date that is being set, which counts nowhere
+ * @param dates  what is dated in the term; graded work counts
  */
-export function termSheet({ calendar, meetings }: Time, dates: readonly Load[], without?: string): TermSheet {
+export function termSheet(
+  { calendar, meetings }: Time,
+  dates: readonly Load[],
+  { without = [], weeksBeyond = 1, isOfEnds = false, isUnsaid = false }: SheetChoices = {},
+): TermSheet {
   const term = indexCalendar(calendar, calendar.weekStartsOn ?? 1);
   const meets = classDaysIn(term, meetings);
   const loads = new Map<Day, number>();
+  const uncounted = new Set(without);
   for (const { id, role, graded, to } of dates) {
-    if (role !== 'due' || !graded || to === null || id === without) continue;
+    if (role !== 'due' || !graded || to === null || uncounted.has(id)) continue;
     loads.set(parseDay(to), (loads.get(parseDay(to)) ?? 0) + 1);
   }
-  const first = term.weekStart(term.firstDay) - BEYOND * WEEK;
-  const last = term.weekStart(term.lastDay) + BEYOND * WEEK;
+  const first = term.weekStart(term.firstDay) - weeksBeyond * WEEK;
+  const last = term.weekStart(term.lastDay) + weeksBeyond * WEEK;
   const weeks: SheetWeek[] = [];
   for (let start = first; start <= last; start += WEEK) {
     const days = Array.from({ length: WEEK }, (_, at): SheetDay => {
@@ -75,7 +93,7 @@ export function termSheet({ calendar, meetings }: Time, dates: readonly Load[], 
         isClass: meets.has(day),
         isClosed: term.isClosed(day),
         isExam: term.isExam(day),
-        isOutside: !term.isInside(day),
+        isOutside: !isUnsaid && !term.isInside(day),
         load: loads.get(day) ?? 0,
       };
     });
@@ -84,20 +102,26 @@ export function termSheet({ calendar, meetings }: Time, dates: readonly Load[], 
     const begins = days.find(({ date }) => date === 1);
     weeks.push({
       start,
-      label: isOutside ? '' : kind.is === 'teaching' ? String(kind.number) : kind.is === 'exam' ? 'ex' : '·',
+      label:
+        isOutside || isUnsaid ? '' : kind.is === 'teaching' ? String(kind.number) : kind.is === 'exam' ? 'ex' : '·',
       month: begins !== undefined ? monthWord(civilDate(begins.day).month) : '',
       days,
       load: days.reduce((sum, { load }) => sum + load, 0),
     });
   }
-  const weekLoad = (day: Day): number => weeks.find(({ start }) => start <= day && day < start + WEEK)?.load ?? 0;
+  const loadOn = (day: Day) => ({
+    day: loads.get(day) ?? 0,
+    week: weeks.find(({ start }) => start <= day && day < start + WEEK)?.load ?? 0,
+  });
+  const unusual = (day: Day): string | undefined => (isOfEnds && !term.isInside(day) ? undefined : standsOn(term, day));
   return {
     weekStartsOn: term.weekStartsOn,
     weeks,
+    loadOn,
+    isUnusual: (day) => unusual(day) !== undefined,
     wordsFor(day) {
-      const stands = standsOn(term, day);
-      const load = loads.get(day) ?? 0;
-      const ofWeek = weekLoad(day);
+      const stands = unusual(day);
+      const { day: load, week: ofWeek } = loadOn(day);
       const due = load === 0 ? '' : `${ORDINALS[load + 1] ?? `number ${load + 1}`} deadline that day`;
       const week = ofWeek > load ? `${ofWeek} more graded that week` : '';
       const isClass = meets.has(day) ? 'class' : '';
