@@ -8,7 +8,11 @@ const ajv = new Ajv2020({ allErrors: true, strict: true, allowUnionTypes: true, 
 formats.default(ajv);
 
 /** A check of untrusted input against one schema: the typed value, or its problems with their places. */
-export type Validate<Value> = (input: unknown) => Result<Value>;
+export interface Validate<Value> {
+  (input: unknown): Result<Value>;
+  /** Prepares it before it is needed. */
+  prepare(): void;
+}
 
 const MOST_PROBLEMS = 50;
 
@@ -18,11 +22,13 @@ const MOST_PROBLEMS = 50;
  */
 export function validator<Schema extends TSchema>(schema: Schema): Validate<Static<Schema>> {
   let prepared: ValidateFunction<Static<Schema>> | undefined;
-  return (input) => {
-    const check = (prepared ??= ajv.compile<Static<Schema>>(schema));
+  const prepare = (): ValidateFunction<Static<Schema>> => (prepared ??= ajv.compile<Static<Schema>>(schema));
+  const validate = (input: unknown): Result<Static<Schema>> => {
+    const check = prepare();
     if (check(input)) return succeed(input);
     return fail(distinct((check.errors ?? []).map(problemOf)).slice(0, MOST_PROBLEMS));
   };
+  return Object.assign(validate, { prepare: () => void prepare() });
 }
 
 function distinct(problems: readonly Problem[]): Problem[] {

@@ -21,7 +21,6 @@ import { sameSite } from './http/sameSite.js';
 import { SessionStore } from './http/sessionStore.js';
 import { signedIn, signOnRoutes } from './people/routes.js';
 import { pairingRoutes } from './pairing/routes.js';
-import { PlanGrounds } from './plans/planGrounds.js';
 import { planDateRoutes } from './plans/dateRoutes.js';
 import { planRoutes } from './plans/routes.js';
 import { recipeRoutes } from './recipes/routes.js';
@@ -61,10 +60,11 @@ export function makeApp(
 ): Express {
   const { reading, writer, log } = server;
   const idleMs = idleMinutes * 60_000;
-  const grounds = new PlanGrounds(reading.manager);
   const jobs = new RunJobs(writer, log);
   const app = express();
   app.disable('x-powered-by');
+  // Answers are not kept; a fingerprint of each would be work for nothing.
+  app.disable('etag');
   app.set('trust proxy', proxies);
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: ({ url }) => url?.startsWith('/assets/') ?? false } }));
   app.use(
@@ -106,7 +106,7 @@ export function makeApp(
   api.use(express.json({ limit: '1mb' }));
   api.use(signOnRoutes(server));
   api.use(signedIn(server));
-  api.use(deskRoutes(server, grounds));
+  api.use(deskRoutes(server));
   api.use(findRoutes(server));
   api.use(courseRoutes(server));
   api.use(courseEditRoutes(server));
@@ -115,10 +115,10 @@ export function makeApp(
   api.use(accessRoutes(server));
   api.use(rosterRoutes(server));
   api.use(recipeRoutes(server));
-  api.use(calendarRoutes(server, grounds));
-  api.use(planRoutes(server, grounds));
-  api.use(planDateRoutes(server, grounds));
-  api.use(runRoutes(server, grounds, jobs));
+  api.use(calendarRoutes(server));
+  api.use(planRoutes(server));
+  api.use(planDateRoutes(server));
+  api.use(runRoutes(server, jobs));
   api.use(nothingThere);
   app.use('/api', api);
 

@@ -9,6 +9,7 @@ import { openForReading } from './database/driver.js';
 import { loadDemo } from './demo/loadDemo.js';
 import { makeLog } from './http/log.js';
 import { INSTITUTION } from './institution.js';
+import { QueryPool } from './queries/queryPool.js';
 import { FileReaders } from './readers/fileReaders.js';
 import { Writer } from './writer/writer.js';
 
@@ -49,12 +50,14 @@ async function start(): Promise<void> {
   });
   const reading = await openForReading(config.dataFolder);
   const readers = new FileReaders();
+  const queries = new QueryPool(config.dataFolder);
+  queries.start();
   const clock = makeClock(config.fixedNow);
   const report = await loadDemo({ reading, writer }, config, clock.now(INSTITUTION.timeZone));
   if (report !== undefined) process.stdout.write(`${report}\n`);
 
   const app = makeApp(
-    { reading, writer, readers, clock, log, dataFolder: config.dataFolder },
+    { reading, writer, readers, queries, clock, log, dataFolder: config.dataFolder },
     { ...config, sessionSecret: secret },
   );
   const listening = app.listen(config.port, config.host, (error) => {
@@ -74,6 +77,7 @@ async function start(): Promise<void> {
     listening.closeAllConnections();
     await writer.close();
     await readers.close();
+    await queries.close();
     await reading.destroy();
     process.stdout.write('Yarin stopped.\n');
   }

@@ -10,6 +10,7 @@ import { makeApp } from '../src/app.js';
 import { makeClock } from '../src/clock.js';
 import { openForReading } from '../src/database/driver.js';
 import { loadDemo } from '../src/demo/loadDemo.js';
+import { QueryPool } from '../src/queries/queryPool.js';
 import { FileReaders } from '../src/readers/fileReaders.js';
 import { Writer } from '../src/writer/writer.js';
 
@@ -20,6 +21,7 @@ export interface TestServer {
   readonly reading: DataSource;
   readonly writer: Writer;
   readonly readers: FileReaders;
+  readonly queries: QueryPool;
   /** A client without a session. */
   readonly anybody: ReturnType<typeof supertest>;
   /** A client signed in as this person. */
@@ -57,9 +59,10 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
   const readers = new FileReaders();
+  const queries = new QueryPool(dataFolder, 1);
   const log = pino({ level: 'silent' });
   const app = makeApp(
-    { reading, writer, readers, clock: makeClock(NOW), log, dataFolder },
+    { reading, writer, readers, queries, clock: makeClock(NOW), log, dataFolder },
     { sessionSecret: 'for tests' },
   );
   return {
@@ -67,6 +70,7 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
     reading,
     writer,
     readers,
+    queries,
     anybody: supertest(app),
     async as(person) {
       const agent = supertest.agent(app);
@@ -76,6 +80,7 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
     async close() {
       await writer.close();
       await readers.close();
+      await queries.close();
       await reading.destroy();
       rmSync(dataFolder, { recursive: true, force: true });
     },

@@ -1,26 +1,25 @@
 import { indexPlan, planChosen, type CalendarEffect, type PlanEffect } from '@yarin/core';
-import type { EntityManager } from 'typeorm';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Asker } from '../people/asker.js';
 import { changeBetween, inputIn, timesIn, type Times } from '../plans/calendarChanges.js';
-import type { PlanGrounds } from '../plans/planGrounds.js';
 import { planFor } from '../plans/planView.js';
+import type { Query, QueryContext } from '../queries/query.js';
 
 /** As long as a person waits for it; plans that were changed last are looked at first. */
 const MOST_TIME_MS = 5000;
 
-/**
- * What other calendars would do to the open plans of courses, as far as the person may see them.
- *
- * @param times  the times that courses would have; others keep theirs
- */
-export async function effectOf(
-  { manager, grounds }: { readonly manager: EntityManager; readonly grounds: PlanGrounds },
-  person: Asker,
-  now: string,
-  times: Times,
-): Promise<CalendarEffect> {
+export interface EffectAsked {
+  readonly person: Asker;
+  readonly now: string;
+  /** Those that courses would have; others keep theirs. */
+  readonly times: Times;
+}
+
+/** What other calendars would do to the open plans of courses, as far as the person may see them. */
+export const calendarEffect: Query<EffectAsked, CalendarEffect> = async (context, asked) => {
+  const { manager } = context;
+  const { times } = asked;
   const ids = new Set(Object.keys(times));
   const all = await manager.find(PlanRow, { order: { changedAt: 'DESC' } });
   const touched = all.filter((plan) => [...sourcesOf(plan), plan.destinationId].some((id) => ids.has(id)));
@@ -32,7 +31,7 @@ export async function effectOf(
   for (const plan of touched) {
     if (performance.now() > until) break;
     left--;
-    const effect = await effectOn({ manager, grounds }, person, now, times, plan);
+    const effect = await effectOn(context, asked, plan);
     if (effect === 'unseen') continue;
     if (effect === 'brought') brought++;
     else {
@@ -42,14 +41,12 @@ export async function effectOf(
   }
   plans.sort((a, b) => b.dates.length - a.dates.length);
   return { plans, looked, brought, left };
-}
+};
 
 /** What happens to one plan; `null` when nothing does. */
 async function effectOn(
-  { manager, grounds }: { readonly manager: EntityManager; readonly grounds: PlanGrounds },
-  person: Asker,
-  now: string,
-  times: Times,
+  { manager, grounds }: QueryContext,
+  { person, now, times }: EffectAsked,
   plan: PlanRow,
 ): Promise<PlanEffect | 'unseen' | 'brought' | null> {
   try {

@@ -32,9 +32,7 @@ import { askerOf, doerOf } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
 import type { Times } from '../plans/calendarChanges.js';
 import { orRefuse } from '../plans/workedPlan.js';
-import type { PlanGrounds } from '../plans/planGrounds.js';
 import { courseTimeProblems, partOf } from './calendarCommands.js';
-import { effectOf } from './calendarEffect.js';
 import { calendarOfCourse, readTerms } from './calendarStore.js';
 
 const checkNew = checked(newTermSchema);
@@ -46,7 +44,7 @@ const checkClosures = checked(readClosuresSchema);
 const checkTimetable = checked(readTimetableSchema);
 
 /** Terms and their calendars, what one course has beside them, and reading closed days from elsewhere. */
-export function calendarRoutes({ reading, writer, readers, clock }: Server, grounds: PlanGrounds): Router {
+export function calendarRoutes({ reading, writer, readers, queries, clock }: Server): Router {
   const { manager } = reading;
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
@@ -84,7 +82,7 @@ export function calendarRoutes({ reading, writer, readers, clock }: Server, grou
     demand(mayKeepTerms(askerOf(request)));
     const { calendar } = checkDraft(request.body);
     const times = await timesWith(request.params.id, calendar);
-    response.json(await effectOf({ manager, grounds }, askerOf(request), now(), times));
+    await queries.send(response, 'calendarEffect', { person: askerOf(request), now: now(), times });
   });
 
   /** The times that the courses of a term or part would have with another calendar. */
@@ -108,19 +106,13 @@ export function calendarRoutes({ reading, writer, readers, clock }: Server, grou
   }
 
   router.get('/holidays', async (request, response) => {
-    const { holidayCountries, holidayRegions } = await import('@yarin/formats/publicHolidays');
     const { country } = request.query;
-    response.json({
-      countries: holidayCountries(),
-      regions: typeof country === 'string' && country !== '' ? holidayRegions(country) : [],
-    });
+    await queries.send(response, 'publicHolidayPlaces', { country: typeof country === 'string' ? country : '' });
   });
   router.get('/holidays/days', async (request, response) => {
-    const { holidayCountries, publicHolidays } = await import('@yarin/formats/publicHolidays');
     const { country = '', region = '', from = '', to = '' } = request.query as Record<string, string>;
-    if (!holidayCountries().some(({ code }) => code === country)) throw unusable('Choose one of the countries.');
     refuseImpossible(from, to);
-    response.json({ closures: publicHolidays(country, String(region), from, to), unread: [] });
+    await queries.send(response, 'publicHolidayDays', { country, region: String(region), from, to });
   });
   router.post('/closures', async (request, response) => {
     const { text, firstDay, lastDay, timeZone } = checkClosures(request.body);
@@ -152,7 +144,7 @@ export function calendarRoutes({ reading, writer, readers, clock }: Server, grou
   router.post('/courses/:id/calendar/effect', async (request, response) => {
     const { id } = await courseFor(manager, 'change', askerOf(request), request.params.id, now().slice(0, 10));
     const times = await timeWith(id, checkTimeDraft(request.body));
-    response.json(await effectOf({ manager, grounds }, askerOf(request), now(), times));
+    await queries.send(response, 'calendarEffect', { person: askerOf(request), now: now(), times });
   });
 
   router.post('/courses/:id/calendar/meetings', async (request, response) => {

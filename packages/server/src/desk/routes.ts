@@ -1,14 +1,19 @@
+import type { DeskView } from '@yarin/core';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/asker.js';
-import type { PlanGrounds } from '../plans/planGrounds.js';
-import { readDesk } from './deskService.js';
+import { DeskSentences } from './deskSentences.js';
 
-export function deskRoutes({ reading, clock, log }: Server, grounds: PlanGrounds): Router {
+export function deskRoutes({ queries, clock, log }: Server): Router {
   const router = Router();
+  const sentences = new DeskSentences(queries, log);
   router.get('/desk', async (request, response) => {
-    response.json(await readDesk(reading.manager, { grounds, log }, askerOf(request), clock.now(INSTITUTION.timeZone)));
+    const asked = { person: askerOf(request), now: clock.now(INSTITUTION.timeZone) };
+    const { view, pending } = await queries.value('deskView', asked);
+    const said = await sentences.of(pending);
+    const shells = view.shells.map((row) => ({ ...row, ...said.get(row.shell.id) }));
+    response.json({ ...view, shells } satisfies DeskView);
   });
   return router;
 }

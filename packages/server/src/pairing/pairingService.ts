@@ -17,6 +17,8 @@ import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { FormerCodeRow } from '../database/entities/roster.js';
 import { DOER_NAME } from '../history/deeds.js';
 import type { Asker } from '../people/asker.js';
+import { courseFor } from '../people/rights.js';
+import type { AskedCourse, Query } from '../queries/query.js';
 
 const asCandidate = (course: CourseSummary): ProposeCandidate => ({
   ...course,
@@ -72,13 +74,12 @@ export function predecessorsOf(
 }
 
 /** One side of a pair as it stands, with what could be the other side. */
-export async function viewPair(
-  manager: EntityManager,
-  asker: Asker,
-  course: CourseSummary,
-  side: 'shell' | 'source',
-  today: string,
-): Promise<PairView> {
+export const pairView: Query<AskedCourse & { readonly side: 'shell' | 'source' }, PairView> = async (
+  { manager },
+  { person: asker, courseId, now, side },
+) => {
+  const today = now.slice(0, 10);
+  const course = await courseFor(manager, 'read', asker, courseId, today);
   const kinds = await manager.query<{ kind: Kind; count: number }[]>(
     'SELECT kind, count(*) AS count FROM item WHERE course_id = ? GROUP BY kind ORDER BY count(*) DESC, kind',
     [course.id],
@@ -107,7 +108,7 @@ export async function viewPair(
     askable,
     plans: plans.map((plan) => ({ id: plan.id, sourceIds: sourcesOf(plan), destinationId: plan.destinationId })),
   };
-}
+};
 
 async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSummary, today: string) {
   const ground = await proposeGround(manager);

@@ -18,7 +18,8 @@ import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import type { Asker } from '../people/asker.js';
 import type { FollowingPlan } from './planCommands.js';
 import type { PlanGrounds } from './planGrounds.js';
-import { PARALLEL, type PlanPair } from './planView.js';
+import type { Query } from '../queries/query.js';
+import { PARALLEL, planFor, type AskedPlan, type PlanPair } from './planView.js';
 import type { PairGround } from './workedPlan.js';
 
 const MOST_SECTIONS = 40;
@@ -78,13 +79,8 @@ async function sectionsOf(
 }
 
 /** The sections beside each other: each by its own plan, or as it would be if it followed this one. */
-export async function viewSections(
-  manager: EntityManager,
-  grounds: PlanGrounds,
-  person: Asker,
-  pair: PlanPair,
-  now: string,
-): Promise<SectionsView> {
+export const sectionsView: Query<AskedPlan, SectionsView> = async ({ manager, grounds }, { person, planId, now }) => {
+  const pair = await planFor(manager, person, planId, now.slice(0, 10));
   const today = now.slice(0, 10);
   const sections = await sectionsOf(manager, grounds, person, pair, today);
   const known = await grounds.grounds(pair.sources, pair.destination);
@@ -110,7 +106,7 @@ export async function viewSections(
   }
   const inOrder = [...moments.values()].sort((a, b) => a.from.localeCompare(b.from) || a.title.localeCompare(b.title));
   return { sections: views, moments: inOrder };
-}
+};
 
 /** The dates of a section into which was brought, as they stand there. */
 async function standingIn(
@@ -123,16 +119,13 @@ async function standingIn(
 }
 
 /** What sections decide when they follow the plan; of those that are asked for. */
-export async function followingPlans(
-  manager: EntityManager,
-  grounds: PlanGrounds,
-  person: Asker,
-  pair: PlanPair,
-  destinations: readonly string[],
-  now: string,
-): Promise<FollowingPlan[]> {
+export const followingPlans: Query<AskedPlan & { readonly destinations: readonly string[] }, FollowingPlan[]> = async (
+  { manager, grounds },
+  { person, planId, destinations, now },
+) => {
+  const pair = await planFor(manager, person, planId, now.slice(0, 10));
   const sections = await sectionsOf(manager, grounds, person, pair, now.slice(0, 10));
   return sections
     .filter(({ shell }) => shell.id !== pair.destination.id && destinations.includes(shell.id))
     .map(({ following }) => following);
-}
+};

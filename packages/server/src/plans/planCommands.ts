@@ -1,6 +1,7 @@
 import type { Decisions } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { timesOf } from '../calendars/calendarStore.js';
+import { storable } from '../courses/sanitise.js';
 import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { conflict, notFound } from '../http/httpProblem.js';
@@ -123,13 +124,24 @@ export interface SavedDecisions {
   readonly at: string;
 }
 
+/** Texts that a person wrote to decide between both sides are made safe before they are kept. */
+function withSafeTexts(decisions: Decisions, courseId: string): Decisions {
+  if (decisions.answers === undefined) return decisions;
+  const answers = Object.entries(decisions.answers).map(([id, answer]) => {
+    const { body } = answer;
+    return [id, typeof body === 'object' ? { ...answer, body: { text: storable(body.text, courseId).body } } : answer];
+  });
+  return { ...decisions, answers: Object.fromEntries(answers) as NonNullable<Decisions['answers']> };
+}
+
 /** Saves what a person decided; refused when somebody else saved meanwhile. */
 export const saveDecisions: Command<SavedDecisions, { version: number }> = async (
   { manager },
   { planId, version, decisions, at },
 ) => {
-  await unchangedPlan(manager, planId, version);
-  await manager.update(PlanRow, { id: planId }, { decisions, version: version + 1, changedAt: at });
+  const { destinationId } = await unchangedPlan(manager, planId, version);
+  const safe = withSafeTexts(decisions, destinationId);
+  await manager.update(PlanRow, { id: planId }, { decisions: safe, version: version + 1, changedAt: at });
   return { version: version + 1 };
 };
 

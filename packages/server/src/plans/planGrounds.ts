@@ -15,13 +15,12 @@ import { groundOn, inputOn, orRefuse, readSides, type PairGround } from './worke
 
 const MOST_GROUNDS = 100;
 
-type Side = Pick<CourseSummary, 'id' | 'version' | 'department'>;
+export type Side = Pick<CourseSummary, 'id' | 'version' | 'department'>;
 export type Worked = Preview & Review;
 
-/** Keeps what is costly to compute, by the versions of both courses: findings once, and plans nobody has touched. */
+/** Keeps what is costly to compute, by the versions of both courses: the sides with their findings. One a thread. */
 export class PlanGrounds {
   private readonly known = new LRUCache<string, Promise<PairGround>>({ max: MOST_GROUNDS });
-  private readonly untouched = new LRUCache<string, Worked>({ max: MOST_GROUNDS });
 
   constructor(private readonly manager: EntityManager) {}
 
@@ -42,28 +41,16 @@ export class PlanGrounds {
     return ground;
   }
 
-  /** Names what a plan is computed from beside its decisions; another name, and something of it changed. */
-  standing(sources: readonly Side[], shell: Side): Promise<string> {
-    return standingOf(this.manager, sources, shell);
-  }
-
-  /** The plan worked out; one without decisions is kept until a course changes. */
+  /** The plan worked out. */
   async workOut(sources: readonly Side[], shell: Side, decisions: Decisions | undefined, now: string): Promise<Worked> {
     const standing = await standingRecipe(this.manager, shell.department);
-    const recipe = standing === undefined ? '' : JSON.stringify(standing);
-    const terms = await termsVersion(this.manager);
-    const key = `${sources.map((source) => keyOf(source, shell)).join(' ')} ${terms} ${now.slice(0, 10)} ${recipe}`;
-    const known = decisions === undefined ? this.untouched.get(key) : undefined;
-    if (known !== undefined) return known;
     const input = inputOn(await this.grounds(sources, shell), decisions, now, standing);
     const preview = orRefuse(previewPlan(input));
-    const worked = { ...preview, ...reviewPlan(input, preview) };
-    if (decisions === undefined) this.untouched.set(key, worked);
-    return worked;
+    return { ...preview, ...reviewPlan(input, preview) };
   }
 }
 
-/** The same, as it is in a transaction. */
+/** Names what a plan is computed from beside its decisions; another name, and something of it changed. */
 export async function standingOf(manager: EntityManager, sources: readonly Side[], shell: Side): Promise<string> {
   const recipe = await standingRecipe(manager, shell.department);
   const terms = await termsVersion(manager);

@@ -16,12 +16,21 @@ import { standingOf } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { demand } from '../people/rights.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
+import type { KnownOfPair } from '../runs/bring.js';
 import { learnerCounts } from '../runs/storedItems.js';
 import { nameOf } from '../people/names.js';
 import { changeSince } from './calendarChanges.js';
-import type { PlanGrounds } from './planGrounds.js';
+import type { Query } from '../queries/query.js';
+import { standingOf as standingName } from './planGrounds.js';
 
 const THINGS_PER_SECOND = 2000;
+
+/** Who asks for what of which plan, and when. */
+export interface AskedPlan {
+  readonly person: Asker;
+  readonly planId: string;
+  readonly now: string;
+}
 
 export interface PlanPair {
   readonly plan: PlanRow;
@@ -90,12 +99,8 @@ async function countParallel(manager: EntityManager, { id, code, number, term }:
 }
 
 /** Everything that the plan page needs to compute every toggle by itself. */
-export async function viewPlan(
-  manager: EntityManager,
-  grounds: PlanGrounds,
-  pair: PlanPair,
-  now: string,
-): Promise<PlanView> {
+export const planView: Query<AskedPlan, PlanView> = async ({ manager, grounds }, { person, planId, now }) => {
+  const pair = await planFor(manager, person, planId, now.slice(0, 10));
   const { plan, sources, destination, right } = pair;
   const known = await grounds.grounds(sources, destination);
   return {
@@ -123,6 +128,22 @@ export async function viewPlan(
     standing: await standingOf(manager, destination.id),
     notices: await noticesOf(manager, [...sources, destination]),
     runs: await runsOf(manager, plan),
-    stands: await grounds.standing(sources, destination),
+    stands: await standingName(manager, sources, destination),
   };
-}
+};
+
+/** What a run takes over from what was worked out before, by source; it holds while the versions of both courses do. */
+export const knownOfPlan: Query<AskedPlan, Readonly<Record<string, KnownOfPair>>> = async (
+  { manager, grounds },
+  { person, planId, now },
+) => {
+  const { sources, destination } = await planFor(manager, person, planId, now.slice(0, 10));
+  const worked = await grounds.grounds(sources, destination);
+  return Object.fromEntries(
+    sources.map(({ id, version }, index) => {
+      const { findings, suggestion } = worked[index]!;
+      const versions = { sourceVersion: version, shellVersion: destination.version };
+      return [id, { ...versions, findings, policy: suggestion.proposed.policy }];
+    }),
+  );
+};

@@ -8,13 +8,10 @@ import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow } from '../database/entities/run.js';
 import { checked } from '../http/checked.js';
 import { conflict, unusable } from '../http/httpProblem.js';
-import { storable } from '../courses/sanitise.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, type Asker } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
-import type { PlanGrounds } from './planGrounds.js';
-import { followingPlans, viewSections } from './parallelSections.js';
-import { planFor, viewPlan } from './planView.js';
+import { planFor } from './planView.js';
 
 const MOST_SOURCES = 10;
 const sourcesSchema = Type.Array(Type.String(), { minItems: 1, maxItems: MOST_SOURCES, uniqueItems: true });
@@ -32,6 +29,7 @@ const checkSources = checked(
 );
 const checkDecisions = checked(
   Type.Object({ version: Type.Integer(), decisions: decisionsSchema }, { additionalProperties: false }),
+  'early',
 );
 
 /** A date set by hand has to be on the calendar; the schema can only see its form. */
@@ -46,17 +44,7 @@ function refuseImpossibleDates(byHand: Decisions['byHand']): void {
   if (problems.length > 0) throw unusable(problems[0]!.message, problems);
 }
 
-/** Texts that a person wrote to decide between both sides are made safe before they are kept. */
-function withSafeTexts(decisions: Decisions, courseId: string): Decisions {
-  if (decisions.answers === undefined) return decisions;
-  const answers = Object.entries(decisions.answers).map(([id, answer]) => {
-    const { body } = answer;
-    return [id, typeof body === 'object' ? { ...answer, body: { text: storable(body.text, courseId).body } } : answer];
-  });
-  return { ...decisions, answers: Object.fromEntries(answers) as NonNullable<Decisions['answers']> };
-}
-
-export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds): Router {
+export function planRoutes({ reading, writer, queries, clock }: Server): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
@@ -97,14 +85,11 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
   });
 
   router.get('/plans/:id', async (request, response) => {
-    const pair = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
-    response.json(await viewPlan(reading.manager, grounds, pair, now()));
+    await queries.send(response, 'planView', { person: askerOf(request), planId: request.params.id, now: now() });
   });
 
   router.get('/plans/:id/sections', async (request, response) => {
-    const person = askerOf(request);
-    const pair = await planFor(reading.manager, person, request.params.id, now().slice(0, 10));
-    response.json(await viewSections(reading.manager, grounds, person, pair, now()));
+    await queries.send(response, 'sectionsView', { person: askerOf(request), planId: request.params.id, now: now() });
   });
 
   /** Parallel sections take over what this plan chooses. */
@@ -114,11 +99,12 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
     demand(pair.right);
     const { destinations } = checkDestinations(request.body);
     for (const id of destinations) await courseFor(reading.manager, 'run', person, id, now().slice(0, 10));
-    const plans = await followingPlans(reading.manager, grounds, person, pair, destinations, now());
+    const asked = { person, planId: pair.plan.id, now: now() };
+    const plans = await queries.value('followingPlans', { ...asked, destinations });
     if (plans.length < destinations.length)
       throw unusable('One of these is no parallel section of this course; nothing was changed.');
     await writer.run('followSections', { planId: pair.plan.id, plans, personId: person.id, at: now() });
-    response.json(await viewSections(reading.manager, grounds, person, pair, now()));
+    await queries.send(response, 'sectionsView', asked);
   });
 
   router.put('/plans/:id/seen', async (request, response) => {
@@ -133,8 +119,7 @@ export function planRoutes({ reading, writer, clock }: Server, grounds: PlanGrou
     demand(right);
     const { version, decisions } = checkDecisions(request.body);
     refuseImpossibleDates(decisions.byHand);
-    const safe = withSafeTexts(decisions, plan.destinationId);
-    response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions: safe, at: now() }));
+    response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions, at: now() }));
   });
   return router;
 }

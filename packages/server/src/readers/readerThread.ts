@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { MessagePort } from 'node:worker_threads';
 import { readCalendarFile, readDateSheet, readMeetingFile, readRoster, type Roster } from '@yarin/formats';
+import type { Begun } from '../threads/threadPool.js';
 
 /** What reads the files that people send, by name. Everything goes in and out by value. */
 const READERS = {
@@ -13,11 +13,9 @@ export type ReaderName = keyof typeof READERS;
 export type ReaderInput<Name extends ReaderName> = Parameters<(typeof READERS)[Name]>;
 export type ReaderOutput<Name extends ReaderName> = ReturnType<(typeof READERS)[Name]>;
 
-export interface ReaderTask {
+interface ReaderTask extends Begun {
   readonly name: ReaderName;
   readonly input: readonly unknown[];
-  /** Told when the work begins: waiting for a thread does not count. */
-  readonly begun: MessagePort;
 }
 
 /** Runs in a thread of its own, which is ended when it takes too much. */

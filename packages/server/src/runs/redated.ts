@@ -1,9 +1,10 @@
-import { broughtDates, indexPlan, type CourseSummary, type Redated, type RedatedMoment } from '@yarin/core';
+import { broughtDates, indexPlan, type Redated, type RedatedMoment } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
-import type { PlanGrounds } from '../plans/planGrounds.js';
+import { courseFor } from '../people/rights.js';
 import { inputOn, orRefuse } from '../plans/workedPlan.js';
+import type { AskedCourse, Query } from '../queries/query.js';
 
 /** Plans whose runs stand in a course, the latest first. */
 async function plansInto(manager: EntityManager, courseId: string): Promise<PlanRow[]> {
@@ -17,15 +18,11 @@ async function plansInto(manager: EntityManager, courseId: string): Promise<Plan
  * Where the plans that brought into a course would date its things on the calendar as it is now. A thing counts once, by
  * the latest plan; dates set by hand in the plan stay, and what a person changed since is told.
  */
-export async function redatedIn(
-  { manager, grounds }: { readonly manager: EntityManager; readonly grounds: PlanGrounds },
-  course: CourseSummary,
-  personId: string,
-  now: string,
-): Promise<Redated> {
+export const redated: Query<AskedCourse, Redated> = async ({ manager, grounds }, { person, courseId, now }) => {
+  const course = await courseFor(manager, 'change', person, courseId, now.slice(0, 10));
   const dates = new Map<string, RedatedMoment | null>();
   for (const plan of await plansInto(manager, course.id)) {
-    const sources = (await Promise.all(sourcesOf(plan).map((id) => summariseCourse(manager, id, personId)))).filter(
+    const sources = (await Promise.all(sourcesOf(plan).map((id) => summariseCourse(manager, id, person.id)))).filter(
       (source) => source !== undefined,
     );
     const known = await grounds.grounds(sources, course);
@@ -47,4 +44,4 @@ export async function redatedIn(
   const all = [...dates.values()];
   const elsewhere = all.filter((date) => date !== null).sort((a, b) => a.is.localeCompare(b.is));
   return { brought: all.length, dates: elsewhere };
-}
+};

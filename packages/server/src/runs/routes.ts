@@ -7,12 +7,11 @@ import { notFound, type HttpProblem } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { mayDo } from '@yarin/core';
 import { askerOf, doerOf } from '../people/asker.js';
-import { courseFor, demand } from '../people/rights.js';
+import { demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
-import type { PlanGrounds } from '../plans/planGrounds.js';
+import { standingOf } from '../plans/planGrounds.js';
 import { nameOf } from '../people/names.js';
-import { moved, type KnownOfPair } from './bring.js';
-import { redatedIn } from './redated.js';
+import { moved } from './bring.js';
 import type { RunJobs } from './runJobs.js';
 
 const checkRun = checked(
@@ -29,7 +28,7 @@ const checkTakeBack = checked(
   ),
 );
 
-export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGrounds, jobs: RunJobs): Router {
+export function runRoutes({ reading, writer, queries, clock }: Server, jobs: RunJobs): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
@@ -44,18 +43,12 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
     demand(right);
     const { stands } = checkRun(request.body ?? {});
     // Told at once; what changes from here on is compared in the run itself.
-    if (stands !== undefined && stands !== (await grounds.standing(sources, destination))) throw moved();
-    const known: Record<string, KnownOfPair> = {};
-    const worked = await grounds.grounds(sources, destination);
-    for (const [index, source] of sources.entries()) {
-      const { findings, suggestion } = worked[index]!;
-      const versions = { sourceVersion: source.version, shellVersion: destination.version };
-      known[source.id] = { ...versions, findings, policy: suggestion.proposed.policy };
-    }
+    if (stands !== undefined && stands !== (await standingOf(reading.manager, sources, destination))) throw moved();
     const doer = doerOf(request);
     const by = await nameOf(reading.manager, doer);
-    const run = { planId: plan.id, doer, at: now(), stands, known };
-    response.status(202).json(jobs.start(run, { destinationId: plan.destinationId, by }));
+    const run = { planId: plan.id, doer, at: now(), stands };
+    const known = () => queries.value('knownOfPlan', { person, planId: plan.id, now: now() });
+    response.status(202).json(await jobs.start(run, { destinationId: plan.destinationId, by }, known));
   });
 
   router.get('/plans/:id/runs/:run/events', async (request, response) => {
@@ -82,9 +75,7 @@ export function runRoutes({ reading, writer, clock }: Server, grounds: PlanGroun
   }
 
   router.get('/courses/:id/moments/redated', async (request, response) => {
-    const person = askerOf(request);
-    const course = await courseFor(reading.manager, 'change', person, request.params.id, now().slice(0, 10));
-    response.json(await redatedIn({ manager: reading.manager, grounds }, course, person.id, now()));
+    await queries.send(response, 'redated', { person: askerOf(request), courseId: request.params.id, now: now() });
   });
 
   router.post('/runs/:id/takeBack', async (request, response) => {

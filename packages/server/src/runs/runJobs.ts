@@ -40,9 +40,14 @@ export class RunJobs {
   /**
    * Starts a run, or hands back the one of the same plan that is under way.
    *
-   * @throws when another plan is being brought into the same shell
+   * @param known   what was worked out before and is taken over; whoever presses meanwhile joins already
+   * @throws when another plan is being brought into the same shell, and what `known` throws
    */
-  start(plan: Omit<BringInput, 'runId'>, of: RunOf): { readonly id: string; readonly joined: boolean } {
+  async start(
+    plan: Omit<BringInput, 'runId' | 'known'>,
+    of: RunOf,
+    known: () => Promise<BringInput['known']>,
+  ): Promise<{ readonly id: string; readonly joined: boolean }> {
     for (const [id, { planId, destinationId, by, state }] of this.jobs) {
       if (destinationId !== of.destinationId || state.is !== 'running') continue;
       if (planId === plan.planId) return { id, joined: true };
@@ -52,14 +57,22 @@ export class RunJobs {
     }
     const id = randomUUID();
     this.jobs.set(id, { ...of, planId: plan.planId, state: { is: 'running', share: 0 } });
-    this.writer
-      .run('bring', { ...plan, runId: id }, (share) => this.change(id, { is: 'running', share }))
-      .then((outcome) => this.change(id, { is: 'done', outcome }))
-      .catch((error: unknown) => {
-        if (!(error instanceof HttpProblem)) this.log.error({ err: error }, 'a run failed');
-        this.change(id, { is: 'failed', problem: error instanceof HttpProblem ? error.details : FAILED });
-      });
-    return { id, joined: false };
+    try {
+      const input = { ...plan, runId: id, known: await known() };
+      this.writer
+        .run('bring', input, (share) => this.change(id, { is: 'running', share }))
+        .then((outcome) => this.change(id, { is: 'done', outcome }))
+        .catch((error: unknown) => this.fail(id, error));
+      return { id, joined: false };
+    } catch (error) {
+      this.fail(id, error);
+      throw error;
+    }
+  }
+
+  private fail(id: string, error: unknown): void {
+    if (!(error instanceof HttpProblem)) this.log.error({ err: error }, 'a run failed');
+    this.change(id, { is: 'failed', problem: error instanceof HttpProblem ? error.details : FAILED });
   }
 
   /** The plan whose run this is, while it is known. */

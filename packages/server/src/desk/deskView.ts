@@ -1,15 +1,22 @@
-import { mayDo, standingsOf, type CourseSummary, type DeskShell, type DeskView, type LatelyRun } from '@yarin/core';
+import {
+  mayDo,
+  standingsOf,
+  type CourseSummary,
+  type DeskShell,
+  type DeskView,
+  type LatelyRun,
+  type PlanSentence,
+} from '@yarin/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { TermRow } from '../database/entities/term.js';
-import { HttpProblem } from '../http/httpProblem.js';
-import type { Logger } from 'pino';
 import { nameOf } from '../people/names.js';
 import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
-import type { PlanGrounds } from '../plans/planGrounds.js';
+import { standingOf, type Side } from '../plans/planGrounds.js';
+import type { Query } from '../queries/query.js';
 import { noticesOf } from '../roster/notices.js';
 import { coursesWithNotes } from './notes.js';
 
@@ -23,13 +30,30 @@ async function comingTerm(manager: EntityManager, today: string): Promise<TermRo
 const isAtDesk = (person: Asker, course: CourseSummary): boolean =>
   standingsOf(person, course).some((standing) => standing !== 'anyone' && standing !== 'guest');
 
-/** What the Desk of a person shows: the shells of the coming term, each with its predecessor and its plan worked out. */
-export async function readDesk(
-  manager: EntityManager,
-  { grounds, log }: { readonly grounds: PlanGrounds; readonly log: Logger },
-  person: Asker,
-  now: string,
-): Promise<DeskView> {
+/** What the plan of a shell is worked out from, and by what its sentence is kept: another key, and something of it changed. */
+export interface PendingSentence {
+  readonly shellId: string;
+  readonly key: string;
+  readonly input: {
+    readonly sources: readonly Side[];
+    readonly shell: Side;
+    /** The plan whose decisions count; none while nobody has decided anything. */
+    readonly planId: string | null;
+    readonly now: string;
+  };
+}
+
+/** The Desk without what is worked out for each shell by itself. */
+export interface DeskFrame {
+  readonly view: DeskView;
+  readonly pending: readonly PendingSentence[];
+}
+
+/** What the Desk of a person shows: the shells of the coming term, each with its predecessor; their plans are worked out one by one. */
+export const deskView: Query<{ readonly person: Asker; readonly now: string }, DeskFrame> = async (
+  { manager },
+  { person, now },
+) => {
   const today = now.slice(0, 10);
   const term = await comingTerm(manager, today);
   const courses = await readableCourses(manager, person);
@@ -42,6 +66,7 @@ export async function readDesk(
   const shells = courses.filter(
     (course) => course.term === term?.name && course.type === 'course' && !course.archived && isAtDesk(person, course),
   );
+  const pending: PendingSentence[] = [];
   const rows = await Promise.all(
     shells.map(async (shell): Promise<DeskShell> => {
       const { verdict, candidates } = predecessorsOf(shell, sources, ground);
@@ -51,15 +76,16 @@ export async function readDesk(
           destinationId === shell.id && sourceId === (done?.sourceId ?? candidates[0]?.course.id),
       );
       const first = candidates.find(({ course }) => course.id === (done?.sourceId ?? candidates[0]?.course.id));
+      if (first !== undefined)
+        pending.push(await pendingOf(manager, [first.course, ...furtherOf(plan, sources)], shell, plan, now));
       return {
         shell,
         verdict,
         candidates,
         right: mayDo('run', person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
-        ...(first === undefined
-          ? { sentence: null, why: null }
-          : await sentenceOf({ grounds, log }, [first.course, ...furtherOf(plan, sources)], shell, plan, now)),
+        sentence: null,
+        why: null,
         done:
           done === undefined
             ? null
@@ -67,7 +93,7 @@ export async function readDesk(
       };
     }),
   );
-  return {
+  const view: DeskView = {
     now,
     term: term === undefined ? null : { name: term.name, firstDay: term.firstDay },
     shells: rows,
@@ -79,44 +105,47 @@ export async function readDesk(
     asked: (await readAccess(manager, person)).askedOfMe.filter(({ answer }) => answer === null),
     lately: await latelyOf(manager, runs, new Map(courses.map((course) => [course.id, course]))),
   };
-}
+  return { view, pending };
+};
 
 const furtherOf = (plan: PlanRow | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
   (plan?.furtherSources ?? []).flatMap((id) => usable.find((course) => course.id === id) ?? []);
 
-/** A course that can't be planned keeps its row and says why; it never takes the others with it. */
-async function sentenceOf(
-  { grounds, log }: { readonly grounds: PlanGrounds; readonly log: Logger },
-  sources: readonly CourseSummary[],
-  shell: CourseSummary,
+async function pendingOf(
+  manager: EntityManager,
+  sources: readonly Side[],
+  shell: Side,
   plan: PlanRow | undefined,
   now: string,
-): Promise<Pick<DeskShell, 'sentence' | 'why'>> {
-  try {
-    const worked = await grounds.workOut(
-      sources,
-      shell,
-      plan !== undefined && plan.version > 1 ? plan.decisions : undefined,
-      now,
-    );
-    const counts = Object.values(worked.counts);
-    const sentence = {
-      come: counts.reduce((sum, { bring }) => sum + bring, 0),
-      of: counts.reduce((sum, each) => sum + each.source, 0),
-      dates: worked.dates.length,
-      doubts: worked.causes.length,
-      leftOver: worked.looseEnds.length,
-      toWrite: worked.toWrite,
-    };
-    return { sentence, why: null };
-  } catch (error) {
-    if (error instanceof HttpProblem) return { sentence: null, why: error.message };
-    log.error({ err: error, shell: shell.id }, 'a plan could not be worked out');
-    return { sentence: null, why: FAILED };
-  }
+): Promise<PendingSentence> {
+  const decided = plan !== undefined && plan.version > 1 ? plan : undefined;
+  const stands = await standingOf(manager, sources, shell);
+  return {
+    shellId: shell.id,
+    key: `${stands} ${decided === undefined ? '' : `${decided.id}@${decided.version}`} ${now.slice(0, 10)}`,
+    input: { sources: sources.map(sideOf), shell: sideOf(shell), planId: decided?.id ?? null, now },
+  };
 }
 
-const FAILED = 'its plan can’t be worked out: something in one of the two courses is broken; tell your administrator';
+const sideOf = ({ id, version, department }: Side): Side => ({ id, version, department });
+
+/** The sentence of one shell: its plan worked out, and counted. */
+export const deskSentence: Query<PendingSentence['input'], PlanSentence> = async (
+  { manager, grounds },
+  { sources, shell, planId, now },
+) => {
+  const plan = planId === null ? null : await manager.findOneBy(PlanRow, { id: planId });
+  const worked = await grounds.workOut(sources, shell, plan?.decisions, now);
+  const counts = Object.values(worked.counts);
+  return {
+    come: counts.reduce((sum, { bring }) => sum + bring, 0),
+    of: counts.reduce((sum, each) => sum + each.source, 0),
+    dates: worked.dates.length,
+    doubts: worked.causes.length,
+    leftOver: worked.looseEnds.length,
+    toWrite: worked.toWrite,
+  };
+};
 
 const MOST_LATELY = 6;
 

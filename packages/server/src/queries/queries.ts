@@ -1,0 +1,36 @@
+import { calendarEffect } from '../calendars/calendarEffect.js';
+import { publicHolidayDays, publicHolidayPlaces } from '../calendars/publicHolidays.js';
+import { courseView } from '../courses/courseView.js';
+import { itemView } from '../courses/itemView.js';
+import { deskSentence, deskView } from '../desk/deskView.js';
+import { pairView } from '../pairing/pairingService.js';
+import { followingPlans, sectionsView } from '../plans/parallelSections.js';
+import { planCalendarFile, planDates, planDateSheet } from '../plans/planDates.js';
+import { knownOfPlan, planView } from '../plans/planView.js';
+import { redated } from '../runs/redated.js';
+import type { Query } from './query.js';
+
+/** Every query by its name. */
+export const QUERIES = {
+  deskView,
+  deskSentence,
+  planView,
+  knownOfPlan,
+  sectionsView,
+  followingPlans,
+  planDates,
+  planDateSheet,
+  planCalendarFile,
+  calendarEffect,
+  publicHolidayPlaces,
+  publicHolidayDays,
+  courseView,
+  itemView,
+  pairView,
+  redated,
+};
+export type QueryName = keyof typeof QUERIES;
+export type QueryInput<Name extends QueryName> =
+  (typeof QUERIES)[Name] extends Query<infer Input, infer _Output> ? Input : never;
+export type QueryOutput<Name extends QueryName> =
+  (typeof QUERIES)[Name] extends Query<infer _Input, infer Output> ? Output : never;

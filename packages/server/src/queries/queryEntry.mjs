@@ -1,0 +1,4 @@
+import { loadThread } from '../threads/loadThread.mjs';
+
+const { answer } = await loadThread('queryThread', import.meta.url);
+export default answer;

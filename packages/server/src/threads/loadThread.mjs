@@ -1,0 +1,15 @@
+// Loads what a thread runs: compiled code, or TypeScript where there is none beside it (tests, development).
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+
+/**
+ * @param name  of the module, without ending
+ * @param from  `import.meta.url` of the entry beside it
+ */
+export async function loadThread(name, from) {
+  const compiled = new URL(`./${name}.js`, from);
+  if (existsSync(fileURLToPath(compiled))) return import(compiled.href);
+  const { register } = await import('tsx/esm/api');
+  register({ tsconfig: fileURLToPath(new URL('../../tsconfig.json', import.meta.url)) });
+  return import(new URL(`./${name}.ts`, from).href);
+}

@@ -1,0 +1,85 @@
+import { fileURLToPath } from 'node:url';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import type { HttpProblem } from '../http/httpProblem.js';
+
+/** What a pool of threads may take. */
+export interface PoolLimits {
+  /** The module that each thread starts with; its default export does one task. */
+  readonly entry: URL;
+  readonly threads: number;
+  /** Tasks that wait for a thread. */
+  readonly mostWaiting: number;
+  /** Work that one task may take, in milliseconds. */
+  readonly mostWorkMs: number;
+  readonly mostMemoryMb: number;
+  /** What every thread is told when it starts. */
+  readonly workerData?: unknown;
+}
+
+/** What somebody is told whose task was given up. */
+export interface GivenUp {
+  readonly tooLong: () => HttpProblem;
+  readonly tooLarge: () => HttpProblem;
+  readonly tooMany: () => HttpProblem;
+}
+
+/** A task as its thread gets it. */
+export interface Begun {
+  /** Told when the work begins: waiting for a thread does not count. */
+  readonly begun: MessagePort;
+}
+
+/** Threads that do one task at a time each, and are ended and replaced when a task takes too long or too much memory. */
+export class ThreadPool {
+  private pool: Piscina | undefined;
+
+  constructor(
+    private readonly limits: PoolLimits,
+    private readonly givenUp: GivenUp,
+  ) {}
+
+  /** Starts the threads; without it they start with the first task. */
+  start(): Piscina {
+    const { entry, threads, mostWaiting, mostMemoryMb, workerData } = this.limits;
+    return (this.pool ??= new Piscina({
+      filename: fileURLToPath(entry),
+      // As many as there may be: what waits for a thread that was ended is taken up by the one in its place.
+      minThreads: threads,
+      maxThreads: threads,
+      maxQueue: mostWaiting,
+      execArgv: process.execArgv.filter((flag) => flag.startsWith('--conditions')),
+      resourceLimits: { maxOldGenerationSizeMb: mostMemoryMb },
+      workerData,
+    }));
+  }
+
+  /** @throws `HttpProblem` when the task was given up, and whatever the task throws */
+  async run(task: object): Promise<unknown> {
+    const ending = new AbortController();
+    const { port1: heard, port2: begun } = new MessageChannel();
+    let timer: NodeJS.Timeout | undefined;
+    heard.once('message', () => {
+      timer = setTimeout(() => ending.abort(), this.limits.mostWorkMs);
+    });
+    try {
+      const told: Begun = { ...task, begun };
+      return await this.start().run(told, { signal: ending.signal, transferList: [begun] });
+    } catch (error) {
+      if (ending.signal.aborted) throw this.givenUp.tooLong();
+      if (isOutOfMemory(error)) throw this.givenUp.tooLarge();
+      if (error instanceof Error && error.message === 'Task queue is at limit') throw this.givenUp.tooMany();
+      throw error;
+    } finally {
+      clearTimeout(timer);
+      heard.close();
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.pool?.destroy();
+  }
+}
+
+const isOutOfMemory = (error: unknown): boolean =>
+  (error as { readonly code?: unknown } | null)?.code === 'ERR_WORKER_OUT_OF_MEMORY';

@@ -1,0 +1,80 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { DeskView } from '@yarin/core';
+import { unusable } from '../src/http/httpProblem.js';
+import { ThreadPool } from '../src/threads/threadPool.js';
+import { startServer, type TestServer } from './testServer.js';
+
+describe('what is heavy', () => {
+  let server: TestServer;
+  beforeAll(async () => {
+    server = await startServer({ demo: true });
+  });
+  afterAll(() => server.close());
+
+  it('keeps nobody waiting: while an administrator’s Desk is worked out others are answered', async () => {
+    const [tomas, ines] = await Promise.all([server.as('p-rhee'), server.as('p-marant')]);
+    const ended: string[] = [];
+    const desk = tomas.get('/api/desk').then((answer) => (ended.push('Desk'), answer));
+    for (let read = 1; read <= 5; read++) {
+      await ines.get('/api/terms').expect(200);
+      ended.push(`read ${read}`);
+    }
+    const { body } = (await desk) as { body: DeskView };
+    expect(ended).toEqual(['read 1', 'read 2', 'read 3', 'read 4', 'read 5', 'Desk']);
+    expect(body.shells.filter(({ sentence }) => sentence !== null).length).toBeGreaterThan(10);
+  });
+
+  it('is kept by versions: the same Desk says the same, and after an edit its row says what is true now', async () => {
+    const ines = await server.as('p-marant');
+    const rowOf = async () => {
+      const { body } = (await ines.get('/api/desk').expect(200)) as { body: DeskView };
+      return body.shells.find(({ shell }) => shell.id === 'apc120-s27-01')!.sentence!;
+    };
+    const before = await rowOf();
+    expect(await rowOf()).toEqual(before);
+    const added = { kind: 'page', title: 'How to light a smoker', parent: null };
+    await ines.post('/api/courses/apc120-dev/items').send(added).expect(201);
+    expect((await rowOf()).of).toBe(before.of + 1);
+  });
+
+  it('is refused by the one who may not see it, in the words of every other route', async () => {
+    const jo = await server.as('p-lindqvist');
+    const refused = await jo.get('/api/courses/bot220-s26-01').expect(403);
+    expect(refused.headers['content-type']).toContain('application/problem+json');
+    await jo.get('/api/courses/nowhere').expect(404);
+  });
+});
+
+describe('a thread of a pool', () => {
+  const givenUp = {
+    tooLong: () => unusable('too long'),
+    tooLarge: () => unusable('too large'),
+    tooMany: () => unusable('too many'),
+  };
+  const limits = {
+    entry: new URL('./taskWithoutEnd.mjs', import.meta.url),
+    threads: 1,
+    mostWaiting: 1,
+    mostWorkMs: 300,
+    mostMemoryMb: 64,
+  };
+
+  it('is ended when a task has no end, and the next task is done', async () => {
+    const pool = new ThreadPool(limits, givenUp);
+    const endless = pool.run({ what: 'loop' });
+    const next = pool.run({ what: 'done' });
+    await expect(endless).rejects.toThrow('too long');
+    expect(await next).toBe('done');
+    await pool.close();
+  });
+
+  it('is ended when a task takes more memory than it may, and what waits beyond the limit is told', async () => {
+    const pool = new ThreadPool({ ...limits, mostWorkMs: 60_000 }, givenUp);
+    expect(await pool.run({ what: 'the thread is up' })).toBe('the thread is up');
+    const tasks = ['hoard', 'done', 'more', 'and more', 'one too many'];
+    const answers = await Promise.allSettled(tasks.map((what) => pool.run({ what })));
+    const told = answers.map((each) => (each.status === 'fulfilled' ? each.value : (each.reason as Error).message));
+    expect([told[0], told[1], told.at(-1)]).toEqual(['too large', 'done', 'too many']);
+    await pool.close();
+  });
+});
