@@ -33,6 +33,8 @@ export interface Begun {
 /** Threads that do one task at a time each, and are ended and replaced when a task takes too long or too much memory. */
 export class ThreadPool {
   private pool: Piscina | undefined;
+  /** Tasks that are done or wait; the pool's own limit does not see tasks that can be given up. */
+  private underWay = 0;
 
   constructor(
     private readonly limits: PoolLimits,
@@ -41,13 +43,12 @@ export class ThreadPool {
 
   /** Starts the threads; without it they start with the first task. */
   start(): Piscina {
-    const { entry, threads, mostWaiting, mostMemoryMb, workerData } = this.limits;
+    const { entry, threads, mostMemoryMb, workerData } = this.limits;
     return (this.pool ??= new Piscina({
       filename: fileURLToPath(entry),
       // As many as there may be: what waits for a thread that was ended is taken up by the one in its place.
       minThreads: threads,
       maxThreads: threads,
-      maxQueue: mostWaiting,
       execArgv: process.execArgv.filter((flag) => flag.startsWith('--conditions')),
       resourceLimits: { maxOldGenerationSizeMb: mostMemoryMb },
       workerData,
@@ -56,6 +57,8 @@ export class ThreadPool {
 
   /** @throws `HttpProblem` when the task was given up, and whatever the task throws */
   async run(task: object): Promise<unknown> {
+    if (this.underWay >= this.limits.threads + this.limits.mostWaiting) throw this.givenUp.tooMany();
+    this.underWay++;
     const ending = new AbortController();
     const { port1: heard, port2: begun } = new MessageChannel();
     let timer: NodeJS.Timeout | undefined;
@@ -68,9 +71,9 @@ export class ThreadPool {
     } catch (error) {
       if (ending.signal.aborted) throw this.givenUp.tooLong();
       if (isOutOfMemory(error)) throw this.givenUp.tooLarge();
-      if (error instanceof Error && error.message === 'Task queue is at limit') throw this.givenUp.tooMany();
       throw error;
     } finally {
+      this.underWay--;
       clearTimeout(timer);
       heard.close();
     }
