@@ -10,6 +10,8 @@ const BENCHES = [
   ['packages/core/bench/choosing.ts', 'tsconfig.base.json'],
   ['packages/server/bench/bring.ts', 'packages/server/tsconfig.json'],
   ['packages/server/bench/find.ts', 'packages/server/tsconfig.json'],
+  ['packages/server/bench/answering.ts', 'packages/server/tsconfig.json'],
+  ['packages/server/bench/load.ts', 'packages/server/tsconfig.json'],
 ];
 for (const [file, tsconfig] of BENCHES) {
   console.log(`\n— ${file}`);

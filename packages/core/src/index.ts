@@ -60,14 +60,15 @@ export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type Set
 export type { Finding, FindingName } from './choose/finding.js';
 export { proposeJobProblems } from './choose/checkProposeJob.js';
 export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
-export { FINDING_WORDS, findFindings } from './choose/findFindings.js';
+export { viewCourse } from './choose/courseView.js';
+export { FINDING_WORDS, findFindings, findInSource, viewSource, type ViewedSource } from './choose/findFindings.js';
 export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
 export { planJobProblems } from './plan/checkPlanJob.js';
 export { planCourses } from './plan/planCourses.js';
 export { joinSources, originOf, policiesInForce, type Joined, type SourceGround } from './plan/joinSources.js';
 export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './plan/overlaps.js';
 export { shellWithoutBrought } from './plan/stock.js';
-export { planMapWords, suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
+export { planMapWords, proposePlanPolicy, suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
 export { followPlan, followsPlan } from './plan/followPlan.js';
 export { policyEffect, type PolicyEffect } from './plan/policyEffect.js';
 export { causesOf, reviewPlan, type Review } from './plan/review.js';

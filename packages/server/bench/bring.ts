@@ -7,7 +7,7 @@ import type { EntityManager } from 'typeorm';
 import { addCourse, addPeople, addTerms } from '../src/courses/courseWriter.js';
 import { openForWriting } from '../src/database/driver.js';
 import { openPlan } from '../src/plans/planCommands.js';
-import { groundOn, readSides } from '../src/plans/workedPlan.js';
+import { groundOn, readCourse, readSides } from '../src/plans/workedPlan.js';
 import { bring } from '../src/runs/bring.js';
 import { takeBack } from '../src/runs/takeBack.js';
 import type { Command } from '../src/writer/command.js';
@@ -113,7 +113,11 @@ async function rawInsert(
 }
 
 // Findings and the proposed policy are computed when the plan is opened, once for both versions; a run takes them as they are.
-const { findings, suggestion } = await groundOn(manager, await readSides(manager, 'old', 'new'), ['old']);
+const { findings, suggestion } = await groundOn(
+  manager,
+  await readSides(manager, await readCourse(manager, 'old'), 'new'),
+  ['old'],
+);
 const versionOf = async (id: string): Promise<number> =>
   (await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [id]))[0]!.version;
 

@@ -4,9 +4,12 @@ import type { Course, Link } from '../schemas/course.js';
 import { hasContent, textOf } from '../words/textOf.js';
 import type { CourseView } from './finding.js';
 
-/** Indexes a course once for all findings; texts are read when a finding asks for them. */
-export function viewCourse(course: Course): CourseView {
-  const { items } = snapshotOf(course);
+/**
+ * Indexes a course once for all findings; texts are read when a finding asks for them.
+ *
+ * @param items  what `snapshotOf` says of its items, where that is known
+ */
+export function viewCourse(course: Course, items: readonly SnapshotItem[] = snapshotOf(course).items): CourseView {
   const stored = new Map(course.items.map((item) => [item.id, item]));
   const linksTo = new Map<string, { from: SnapshotItem; link: Link }[]>();
   const children = new Map<string, SnapshotItem[]>();

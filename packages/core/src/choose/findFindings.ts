@@ -1,9 +1,10 @@
 import { indexCalendar } from '../calendar/calendarIndex.js';
 import { indexMeetings } from '../calendar/meetingIndex.js';
+import type { SnapshotItem } from '../course/snapshot.js';
 import type { Course } from '../schemas/course.js';
 import { MEETING_HOSTS } from '../words/findMeetings.js';
 import { viewCourse } from './courseView.js';
-import type { Finding, FindingContext, FindingName, FindingRule } from './finding.js';
+import type { CourseView, Finding, FindingName, FindingRule, SourceContext, SourceRule } from './finding.js';
 import { double } from './findings/double.js';
 import { emptyUnit } from './findings/emptyUnit.js';
 import { heldOutside } from './findings/heldOutside.js';
@@ -21,22 +22,22 @@ import { stockThing } from './findings/stockThing.js';
 import { unused } from './findings/unused.js';
 
 /** Every reason, in the order in which findings are listed. A new reason is one file and one line here. */
-const RULES: readonly FindingRule[] = [
-  lastTermsAnnouncement,
-  oneOffEvent,
-  meetingLink,
-  heldOutside,
-  originalityCheck,
-  lastTermsSyllabus,
-  stockThing,
-  unused,
-  emptyUnit,
-  otherTerm,
-  double,
-  hiddenAllTerm,
-  olderCourseLink,
-  otherMode,
-  noPoints,
+const RULES: readonly ({ readonly ofSource: SourceRule } | { readonly besideShell: FindingRule })[] = [
+  { ofSource: lastTermsAnnouncement },
+  { ofSource: oneOffEvent },
+  { ofSource: meetingLink },
+  { ofSource: heldOutside },
+  { ofSource: originalityCheck },
+  { besideShell: lastTermsSyllabus },
+  { besideShell: stockThing },
+  { ofSource: unused },
+  { ofSource: emptyUnit },
+  { ofSource: otherTerm },
+  { ofSource: double },
+  { ofSource: hiddenAllTerm },
+  { besideShell: olderCourseLink },
+  { besideShell: otherMode },
+  { ofSource: noPoints },
 ];
 
 /** What a finding is called where its items are set aside or noted. */
@@ -66,26 +67,29 @@ export interface FindingKnowledge {
   readonly isCourse?: (id: string) => boolean;
 }
 
+/** A course viewed once for all shells that it may be brought into; what does not depend on the shell is found once. */
+export interface ViewedSource {
+  readonly context: SourceContext;
+  /** By the number of the rule. */
+  readonly found: Map<number, readonly Finding[]>;
+}
+
 /**
- * Finds what is outdated or harmful in a course that is about to be brought into a shell. What a person marked keeps its
- * findings; the mark's outcome is their default.
- *
- * @param source  a course whose calendar `checkCalendar` found sound
- * @param shell   the destination, with what it holds already
- * @see docs/rules.md, "Findings"
+ * @param source        a course whose calendar `checkCalendar` found sound
+ * @param weekStartsOn  of the shell's calendar
+ * @param items         what `snapshotOf` says of its items, where that is known
  */
-export function findFindings(
+export function viewSource(
   source: Course,
-  shell: Course,
-  { meetingHosts = MEETING_HOSTS, isCourse = () => false }: FindingKnowledge = {},
-): Finding[] {
-  const calendar = indexCalendar(source.calendar, shell.calendar.weekStartsOn ?? 1);
-  const context: FindingContext = {
-    source: viewCourse(source),
-    shell: viewCourse(shell),
+  weekStartsOn: number | undefined,
+  { meetingHosts = MEETING_HOSTS }: Pick<FindingKnowledge, 'meetingHosts'> = {},
+  items?: readonly SnapshotItem[],
+): ViewedSource {
+  const calendar = indexCalendar(source.calendar, weekStartsOn ?? 1);
+  const context: SourceContext = {
+    source: viewCourse(source, items),
     calendar,
     meetings: indexMeetings(calendar, source.meetings ?? []),
-    isCourse,
     words: {
       calendar: source.calendar,
       termName: source.course.term,
@@ -95,8 +99,33 @@ export function findFindings(
       meetingHosts,
     },
   };
-  const marks = new Map((source.marks ?? []).map(({ item, mark }) => [item, mark]));
-  return RULES.flatMap((rule) => rule(context)).map((finding) => {
+  return { context, found: new Map() };
+}
+
+/**
+ * Finds what is outdated or harmful in a course that is about to be brought into a shell. What a person marked keeps its
+ * findings; the mark's outcome is their default.
+ *
+ * @param source  a course whose calendar `checkCalendar` found sound
+ * @param shell   the destination, with what it holds already
+ * @see docs/rules.md, "Findings"
+ */
+export const findFindings = (source: Course, shell: Course, knowledge: FindingKnowledge = {}): Finding[] =>
+  findInSource(viewSource(source, shell.calendar.weekStartsOn, knowledge), viewCourse(shell), knowledge);
+
+/** The same for courses that were viewed before. */
+export function findInSource(
+  { context, found }: ViewedSource,
+  shell: CourseView,
+  { isCourse = () => false }: Pick<FindingKnowledge, 'isCourse'> = {},
+): Finding[] {
+  const marks = new Map((context.source.course.marks ?? []).map(({ item, mark }) => [item, mark]));
+  return RULES.flatMap((rule, at) => {
+    if ('besideShell' in rule) return rule.besideShell({ ...context, shell, isCourse });
+    let known = found.get(at);
+    if (known === undefined) found.set(at, (known = rule.ofSource(context)));
+    return known;
+  }).map((finding) => {
     const mark = marks.get(finding.item);
     return mark === undefined ? finding : { ...finding, default: mark === 'never' ? 'leave' : 'bring' };
   });

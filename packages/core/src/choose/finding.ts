@@ -55,15 +55,22 @@ export interface CourseView {
   bodiesOf(item: SnapshotItem): readonly string[];
 }
 
-export interface FindingContext {
+export interface SourceContext {
   readonly source: CourseView;
-  readonly shell: CourseView;
   readonly words: WordContext;
   readonly calendar: CalendarIndex;
   readonly meetings: MeetingIndex;
+}
+
+/** The same beside the shell that the course is brought into. */
+export interface FindingContext extends SourceContext {
+  readonly shell: CourseView;
   /** Whether a course of this system has this id. */
   readonly isCourse: (id: string) => boolean;
 }
 
-/** One reason, one file: looks at the whole course and says what it found. */
+/** One reason, one file: looks at the whole course and says what it found; what it finds is the same for every shell. */
+export type SourceRule = (context: SourceContext) => Finding[];
+
+/** One that looks at the shell too. */
 export type FindingRule = (context: FindingContext) => Finding[];

@@ -38,6 +38,43 @@ export function suggestPlanPolicy(
   return suggestForSections(retimeJobOf(source, shell, comes, { policy: {}, byHand: {}, now: undefined }));
 }
 
+/** The proposed policy by itself, which follows from the terms alone. */
+export function proposePlanPolicy(source: Snapshot, shell: Snapshot): Result<PlanPolicy> {
+  const proposal = proposalFor(retimeJobOf(source, shell, () => false, { policy: {}, byHand: {}, now: undefined }));
+  return proposal.ok ? succeed(proposal.value.policy) : proposal;
+}
+
+interface Proposal {
+  readonly policy: PlanPolicy;
+  /** The same where every weekday stays, when it has a map. */
+  readonly withoutMaps: PlanPolicy | undefined;
+  readonly reason: string;
+}
+
+/** @returns the problems of the calendars, when they are not sound */
+function proposalFor(job: PlanRetimeJob): Result<Proposal> {
+  const sound = retimeForSections({ ...job, moments: [], policy: {} }, []);
+  if (!sound.ok) return sound;
+  const names = sectionsIn(job.destination.meetings ?? []);
+  const proposals = (names.length === 0 ? [undefined] : names).map((section) => {
+    const { source, destination } = section === undefined ? job : jobFor({ ...job, policy: {} }, section, []);
+    return proposePolicy(source, destination);
+  });
+  const { policy: first, reason } = proposals[0]!;
+  const maps = proposals.map(({ policy }) => policy.weekdays);
+  const isMapped = maps.some((map) => Object.keys(map).length > 0);
+  if (names.length === 0)
+    return succeed({ policy: first, withoutMaps: isMapped ? { ...first, weekdays: {} } : undefined, reason });
+  const sections = Object.fromEntries(names.map((name, at) => [name, maps[at]!]));
+  const none = Object.fromEntries(names.map((name) => [name, {}]));
+  const withoutMaps: PlanPolicy = { rule: first.rule, weekdays: {}, sections: none };
+  return succeed({
+    policy: { ...first, sections },
+    withoutMaps: isMapped ? withoutMaps : undefined,
+    reason,
+  });
+}
+
 /**
  * Proposes the policy of a shell that several sections share: for each the class-day map of its own class days, all by the
  * rule that suits the first; beside it the same without maps, and the other rules with them.
@@ -46,20 +83,11 @@ export function suggestPlanPolicy(
  * @see docs/rules.md, "Sections that share a shell"
  */
 function suggestForSections(job: PlanRetimeJob): Result<PolicySuggestion<PlanPolicy>> {
-  const names = sectionsIn(job.destination.meetings ?? []);
-  if (names.length === 0) return suggestPolicy(job);
-  const sound = retimeForSections({ ...job, policy: {} }, []);
-  if (!sound.ok) return sound;
-  const proposals = names.map((section) => {
-    const { source, destination } = jobFor({ ...job, policy: {} }, section, []);
-    return proposePolicy(source, destination);
-  });
-  const { policy: first, reason } = proposals[0]!;
-  const sections = Object.fromEntries(names.map((name, at) => [name, proposals[at]!.policy.weekdays]));
-  const none = Object.fromEntries(names.map((name) => [name, {}]));
-  const isMapped = Object.values(sections).some((map) => Object.keys(map).length > 0);
-  const withoutMaps: PlanPolicy = { rule: first.rule, weekdays: {}, sections: none };
-  const options = policyOptions<PlanPolicy>({ ...first, sections }, isMapped ? withoutMaps : undefined);
+  if (sectionsIn(job.destination.meetings ?? []).length === 0) return suggestPolicy(job);
+  const proposal = proposalFor(job);
+  if (!proposal.ok) return proposal;
+  const { policy: suits, withoutMaps, reason } = proposal.value;
+  const options = policyOptions<PlanPolicy>(suits, withoutMaps);
   let proposed: readonly RetimedFor[] | undefined;
   const tried: PolicyOption<PlanPolicy>[] = [];
   for (const policy of options) {

@@ -16,7 +16,8 @@ import { nameOf } from '../people/names.js';
 import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { standingOf, type Side } from '../plans/planGrounds.js';
-import type { Query } from '../queries/query.js';
+import { HttpProblem } from '../http/httpProblem.js';
+import type { Query, QueryContext } from '../queries/query.js';
 import { noticesOf } from '../roster/notices.js';
 import { coursesWithNotes } from './notes.js';
 
@@ -129,11 +130,31 @@ async function pendingOf(
 
 const sideOf = ({ id, version, department }: Side): Side => ({ id, version, department });
 
+/** What came of one shell. */
+export type Told =
+  | { readonly is: 'sentence'; readonly sentence: PlanSentence }
+  | { readonly is: 'refused'; readonly why: string }
+  | { readonly is: 'failed'; readonly error: string };
+
+/** The sentences of some shells. One that can't be worked out never takes the others with it. */
+export const deskSentences: Query<readonly PendingSentence[], readonly Told[]> = async (context, pending) => {
+  const told: Told[] = [];
+  for (const { input } of pending) {
+    try {
+      told.push({ is: 'sentence', sentence: await sentenceOf(context, input) });
+    } catch (error) {
+      if (error instanceof HttpProblem) told.push({ is: 'refused', why: error.message });
+      else told.push({ is: 'failed', error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
+    }
+  }
+  return told;
+};
+
 /** The sentence of one shell: its plan worked out, and counted. */
-export const deskSentence: Query<PendingSentence['input'], PlanSentence> = async (
-  { manager, grounds },
-  { sources, shell, planId, now },
-) => {
+async function sentenceOf(
+  { manager, grounds }: QueryContext,
+  { sources, shell, planId, now }: PendingSentence['input'],
+): Promise<PlanSentence> {
   const plan = planId === null ? null : await manager.findOneBy(PlanRow, { id: planId });
   const worked = await grounds.workOut(sources, shell, plan?.decisions, now);
   const counts = Object.values(worked.counts);
@@ -145,7 +166,7 @@ export const deskSentence: Query<PendingSentence['input'], PlanSentence> = async
     leftOver: worked.looseEnds.length,
     toWrite: worked.toWrite,
   };
-};
+}
 
 const MOST_LATELY = 6;
 

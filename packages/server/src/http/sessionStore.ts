@@ -1,6 +1,5 @@
 import { Store, type SessionData } from 'express-session';
 import type { DataSource } from 'typeorm';
-import { SessionRow } from '../database/entities/session.js';
 import type { Writer } from '../writer/writer.js';
 
 /** How often within its time a session that is used is written anew. */
@@ -22,13 +21,10 @@ export class SessionStore extends Store {
   }
 
   override get(id: string, callback: (error: unknown, session?: SessionData | null) => void): void {
+    // Asked at every request: without what building a query costs.
     this.reading
-      .getRepository(SessionRow)
-      .findOneBy({ id })
-      .then((row) => {
-        const alive = row !== null && row.expiresAt > Date.now();
-        callback(null, alive ? (JSON.parse(row.data) as SessionData) : null);
-      })
+      .query<{ data: string }[]>('SELECT data FROM session WHERE id = ? AND expires_at > ?', [id, Date.now()])
+      .then(([row]) => callback(null, row === undefined ? null : (JSON.parse(row.data) as SessionData)))
       .catch(callback);
   }
 

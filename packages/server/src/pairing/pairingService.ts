@@ -192,8 +192,8 @@ const usedInto = ({ runs }: ProposeGround, sourceId: string, shell: CourseSummar
 export async function standingOf(manager: EntityManager, courseId: string): Promise<ShellStanding> {
   const [{ byHand }] = (await manager.query<{ byHand: number }[]>(
     `SELECT count(*) AS byHand FROM item WHERE course_id = ? AND edited_at IS NOT NULL
-        AND NOT EXISTS (SELECT 1 FROM lineage WHERE lineage.course_id = item.course_id AND lineage.item_key = item.key)`,
-    [courseId],
+        AND key NOT IN (SELECT item_key FROM lineage WHERE course_id = ?)`,
+    [courseId, courseId],
   )) as [{ byHand: number }];
   return { brought: await broughtInto(manager, courseId), byHand };
 }

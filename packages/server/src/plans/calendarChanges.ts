@@ -3,7 +3,7 @@ import {
   courseTimeDifferences,
   concernedDates,
   indexPlan,
-  suggestPlanPolicy,
+  proposePlanPolicy,
   type CalendarChange,
   type CourseSummary,
   type CourseTime,
@@ -26,7 +26,7 @@ const inTime = (snapshot: Snapshot, times: Times): Snapshot => ({ ...snapshot, .
 function groundIn(ground: PairGround, times: Times): PairGround {
   const source = inTime(ground.source, times);
   const shell = inTime(ground.shell, times);
-  return { ...ground, source, shell, suggestion: orRefuse(suggestPlanPolicy(source, shell, ground.findings)) };
+  return { ...ground, source, shell, suggestion: { proposed: { policy: orRefuse(proposePlanPolicy(source, shell)) } } };
 }
 
 /** What the calendars of a plan say otherwise, by the term that they are of. */

@@ -2,18 +2,30 @@ import { LRUCache } from 'lru-cache';
 import {
   previewPlan,
   reviewPlan,
+  suggestPlanPolicy,
   textHash,
   type CourseSummary,
   type Decisions,
+  type PolicySuggestion,
   type Preview,
   type Review,
+  type Snapshot,
+  type ViewedSource,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { termsVersion } from '../calendars/calendarStore.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
-import { groundOn, inputOn, orRefuse, readSides, type PairGround } from './workedPlan.js';
+import { groundOn, inputOn, orRefuse, readCourse, readSides, viewedSource, type PairGround } from './workedPlan.js';
 
-const MOST_GROUNDS = 100;
+const MOST_GROUNDS = 40;
+const MOST_SOURCES = 40;
+const MOST_SUGGESTIONS = 200;
+
+/** A source as it stands, with what was found in it by itself for each day that weeks may start on. */
+interface KnownSource {
+  readonly snapshot: Snapshot;
+  readonly viewed: Map<number | undefined, Promise<ViewedSource>>;
+}
 
 export type Side = Pick<CourseSummary, 'id' | 'version' | 'department'>;
 export type Worked = Preview & Review;
@@ -21,6 +33,8 @@ export type Worked = Preview & Review;
 /** Keeps what is costly to compute, by the versions of both courses: the sides with their findings. One a thread. */
 export class PlanGrounds {
   private readonly known = new LRUCache<string, Promise<PairGround>>({ max: MOST_GROUNDS });
+  private readonly suggestions = new LRUCache<string, PolicySuggestion>({ max: MOST_SUGGESTIONS });
+  private readonly sources = new LRUCache<string, Promise<KnownSource>>({ max: MOST_SOURCES });
 
   constructor(private readonly manager: EntityManager) {}
 
@@ -35,10 +49,39 @@ export class PlanGrounds {
     const key = `${keyOf(source, shell)} ${terms} ${ids.length > 1 ? ids.join(' ') : ''}`;
     const known = this.known.get(key);
     if (known !== undefined) return known;
-    const ground = readSides(this.manager, source.id, shell.id).then((sides) => groundOn(this.manager, sides, ids));
+    const ground = this.workOutGround(source, shell, ids, terms);
     this.known.set(key, ground);
     ground.catch(() => this.known.delete(key));
     return ground;
+  }
+
+  private async workOutGround(source: Side, shell: Side, ids: readonly string[], terms: string): Promise<PairGround> {
+    const { snapshot, viewed } = await this.source(source, terms);
+    const sides = await readSides(this.manager, snapshot, shell.id);
+    const { weekStartsOn } = sides.shell.calendar;
+    let view = viewed.get(weekStartsOn);
+    if (view === undefined) viewed.set(weekStartsOn, (view = viewedSource(this.manager, snapshot, weekStartsOn)));
+    return groundOn(this.manager, sides, ids, await view);
+  }
+
+  private source({ id, version }: Side, terms: string): Promise<KnownSource> {
+    const key = `${id}@${version} ${terms}`;
+    const known = this.sources.get(key);
+    if (known !== undefined) return known;
+    const source = readCourse(this.manager, id).then((snapshot) => ({ snapshot, viewed: new Map() }));
+    this.sources.set(key, source);
+    source.catch(() => this.sources.delete(key));
+    return source;
+  }
+
+  /** What other rules would do to the dates of a ground; the same for every shell that runs alike and finds the same. */
+  suggestion({ source, shell, findings }: PairGround, { version }: Side): PolicySuggestion {
+    const { calendar, meetings } = shell;
+    const key = textHash(JSON.stringify([source.course.id, version, source.calendar, calendar, meetings, findings]));
+    let suggestion = this.suggestions.get(key);
+    if (suggestion === undefined)
+      this.suggestions.set(key, (suggestion = orRefuse(suggestPlanPolicy(source, shell, findings))));
+    return suggestion;
   }
 
   /** The plan worked out. */

@@ -108,12 +108,12 @@ export const planView: Query<AskedPlan, PlanView> = async ({ manager, grounds },
     version: plan.version,
     decisions: plan.decisions,
     sources: await Promise.all(
-      known.map(async ({ source, findings, lineage, suggestion }) => ({
-        source: lightSnapshot(source),
-        findings,
-        lineage,
-        suggestion,
-        learners: await learnerCounts(manager, source.course.id),
+      known.map(async (ground, index) => ({
+        source: lightSnapshot(ground.source),
+        findings: ground.findings,
+        lineage: ground.lineage,
+        suggestion: grounds.suggestion(ground, sources[index]!),
+        learners: await learnerCounts(manager, ground.source.course.id),
       })),
     ),
     shell: lightSnapshot(known[0]!.shell),

@@ -1,19 +1,21 @@
 import {
-  findFindings,
+  findInSource,
   joinSources,
   policiesInForce,
+  proposePlanPolicy,
   shellWithoutBrought,
-  suggestPlanPolicy,
+  viewCourse,
+  viewSource,
   type Calendar,
   type Decisions,
   type Finding,
   type LineageEntry,
   type PlanInput,
   type PlanPolicy,
-  type PolicySuggestion,
   type Result,
   type Snapshot,
   type StandingRecipe,
+  type ViewedSource,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { termCalendars } from '../calendars/calendarStore.js';
@@ -32,26 +34,38 @@ export interface PairSides {
 /** The sides with what follows from them alone: findings and the proposed policy. */
 export interface PairGround extends PairSides {
   readonly findings: readonly Finding[];
-  readonly suggestion: PolicySuggestion;
+  readonly suggestion: { readonly proposed: { readonly policy: PlanPolicy } };
 }
 
-export async function readSides(manager: EntityManager, sourceId: string, destinationId: string): Promise<PairSides> {
-  const source = await readSnapshot(manager, sourceId);
-  const shell = await readSnapshot(manager, destinationId);
-  if (source === undefined || shell === undefined) throw notFound('One of the two courses is not there any more.');
+export async function readCourse(manager: EntityManager, id: string): Promise<Snapshot> {
+  const course = await readSnapshot(manager, id);
+  if (course === undefined) throw notFound('One of the two courses is not there any more.');
+  return course;
+}
+
+export async function readSides(manager: EntityManager, source: Snapshot, destinationId: string): Promise<PairSides> {
+  const shell = await readCourse(manager, destinationId);
   const lineage = await manager.query<LineageEntry[]>(
     `SELECT item_key AS item, source_course_id AS sourceCourse, source_key AS sourceItem,
             source_hash AS sourceHash, landed_hash AS landedHash, landed_version AS landedVersion
        FROM lineage WHERE course_id = ? AND source_course_id = ?`,
-    [destinationId, sourceId],
+    [destinationId, source.course.id],
   );
   return { source, shell, lineage, knownTerms: await termCalendars(manager) };
 }
 
-/** Finds what is outdated in the source; reads the texts of both courses. What the plan brought itself is not the shell's own. */
+/** A source viewed with its texts. */
+export const viewedSource = async (
+  manager: EntityManager,
+  source: Snapshot,
+  weekStartsOn: number | undefined,
+): Promise<ViewedSource> => viewSource(await withTexts(manager, source), weekStartsOn, {}, source.items);
+
+/** Finds what is outdated in the source; reads the texts of the shell. What the plan brought itself is not the shell's own. */
 async function findOn(
   manager: EntityManager,
-  { source, shell }: PairSides,
+  viewed: ViewedSource,
+  shell: Snapshot,
   sourceIds: readonly string[],
 ): Promise<Finding[]> {
   const courses = await manager.query<{ id: string }[]>('SELECT id FROM course');
@@ -61,24 +75,31 @@ async function findOn(
       WHERE course_id = ? AND source_course_id IN (SELECT value FROM json_each(?))`,
     [shell.course.id, JSON.stringify(sourceIds)],
   );
-  return findFindings(await withTexts(manager, source), shellWithoutBrought(await withTexts(manager, shell), brought), {
-    isCourse: (id) => known.has(id),
-  });
+  const itself = shellWithoutBrought(await withTexts(manager, shell), brought);
+  const standing = new Set(itself.items.map(({ id }) => id));
+  const view = viewCourse(
+    itself,
+    shell.items.filter(({ id }) => standing.has(id)),
+  );
+  return findInSource(viewed, view, { isCourse: (id) => known.has(id) });
 }
 
 /**
  * Everything that follows from the sides alone; costly, since it reads all texts.
  *
  * @param sourceIds  every source of the plan
+ * @param viewed     the source, where it was viewed before
  */
 export async function groundOn(
   manager: EntityManager,
   sides: PairSides,
   sourceIds: readonly string[],
+  viewed?: ViewedSource,
 ): Promise<PairGround> {
-  const findings = await findOn(manager, sides, sourceIds);
-  const suggestion = orRefuse(suggestPlanPolicy(sides.source, sides.shell, findings));
-  return { ...sides, findings, suggestion };
+  const { source, shell } = sides;
+  const policy = orRefuse(proposePlanPolicy(source, shell));
+  const known = viewed ?? (await viewedSource(manager, source, shell.calendar.weekStartsOn));
+  return { ...sides, findings: await findOn(manager, known, shell, sourceIds), suggestion: { proposed: { policy } } };
 }
 
 /** What a plan begins with: the recipe that stands for its shell, or nothing. */
@@ -89,18 +110,13 @@ export const decisionsAtFirst = (standing: StandingRecipe | undefined): Decision
   ...(standing === undefined ? {} : { recipe: { id: standing.id, name: standing.name } }),
 });
 
-/** What a plan is computed from, of one source: its ground, of the proposal no more than the policy. */
-export type KnownGround = Omit<PairGround, 'suggestion'> & {
-  readonly suggestion: { readonly proposed: { readonly policy: PlanPolicy } };
-};
-
 /**
  * The input of a plan's computation: its grounds, what was decided, and the policies in force.
  *
  * @param grounds  one a source, in their order of precedence; the shell is the same in all
  */
 export function inputOn(
-  grounds: readonly KnownGround[],
+  grounds: readonly PairGround[],
   decided: Decisions | undefined,
   now: string,
   standingRecipe: StandingRecipe | undefined,

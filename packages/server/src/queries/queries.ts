@@ -2,7 +2,7 @@ import { calendarEffect } from '../calendars/calendarEffect.js';
 import { publicHolidayDays, publicHolidayPlaces } from '../calendars/publicHolidays.js';
 import { courseView } from '../courses/courseView.js';
 import { itemView } from '../courses/itemView.js';
-import { deskSentence, deskView } from '../desk/deskView.js';
+import { deskSentences, deskView } from '../desk/deskView.js';
 import { pairView } from '../pairing/pairingService.js';
 import { followingPlans, sectionsView } from '../plans/parallelSections.js';
 import { planCalendarFile, planDates, planDateSheet } from '../plans/planDates.js';
@@ -13,7 +13,7 @@ import type { Query } from './query.js';
 /** Every query by its name. */
 export const QUERIES = {
   deskView,
-  deskSentence,
+  deskSentences,
   planView,
   knownOfPlan,
   sectionsView,

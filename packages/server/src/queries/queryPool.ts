@@ -23,14 +23,11 @@ const TOO_MANY =
 export class QueryPool {
   private readonly pool: ThreadPool;
 
-  constructor(
-    dataFolder: string,
-    readonly threads = Math.max(LEAST_THREADS, availableParallelism() - 1),
-  ) {
+  constructor(dataFolder: string, threads = Math.max(LEAST_THREADS, availableParallelism() - 1)) {
     this.pool = new ThreadPool(
       {
         entry: new URL('./queryEntry.mjs', import.meta.url),
-        threads: this.threads,
+        threads,
         mostWaiting: MOST_WAITING,
         mostWorkMs: MOST_WORK_MS,
         mostMemoryMb: MOST_MEMORY_MB,

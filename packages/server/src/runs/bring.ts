@@ -17,7 +17,7 @@ import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound, type HttpProblem } from '../http/httpProblem.js';
 import { standingOf } from '../plans/planGrounds.js';
-import { groundOn, inputOn, orRefuse, readSides, type KnownGround } from '../plans/workedPlan.js';
+import { groundOn, inputOn, orRefuse, readCourse, readSides, type PairGround } from '../plans/workedPlan.js';
 import { seePlan } from '../plans/planCommands.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
@@ -55,7 +55,7 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
   const { sourceId, furtherSources, destinationId } = plan;
-  const grounds: KnownGround[] = [];
+  const grounds: PairGround[] = [];
   const sourceIds = sourcesOf(plan);
   if (stands !== undefined) await refuseMoved(manager, sourceIds, destinationId, stands);
   for (const id of sourceIds) grounds.push(await groundOf(manager, id, destinationId, sourceIds, known[id]));
@@ -147,8 +147,8 @@ async function groundOf(
   destinationId: string,
   sourceIds: readonly string[],
   known: KnownOfPair | undefined,
-): Promise<KnownGround> {
-  const sides = await readSides(manager, sourceId, destinationId);
+): Promise<PairGround> {
+  const sides = await readSides(manager, await readCourse(manager, sourceId), destinationId);
   const stillHolds =
     known !== undefined &&
     (await versionOf(manager, sourceId)) === known.sourceVersion &&

@@ -30,7 +30,7 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async (
   { manager },
   { runId, doer, at, changed },
 ) => {
-  const run = await manager.findOneBy(RunRow, { id: runId });
+  const run = await runWithJournal(manager, runId);
   if (run === null) throw notFound('This run is not there any more.');
   if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
   const course = run.destinationId;
@@ -106,6 +106,10 @@ async function restore(manager: EntityManager, { destinationId, sourceId, operat
     [JSON.stringify(noted), destinationId],
   );
 }
+
+/** A run with everything that it did; lists of runs leave that out. */
+const runWithJournal = (manager: EntityManager, id: string): Promise<RunRow | null> =>
+  manager.createQueryBuilder(RunRow, 'run').addSelect('run.operations').where({ id }).getOne();
 
 /** What a later run brought up to date is taken back first: the inverse of a run holds for what it left. */
 async function refuseUnderLaterRun(manager: EntityManager, run: RunRow): Promise<void> {

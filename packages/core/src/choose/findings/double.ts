@@ -1,10 +1,10 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
 import { plainTitle, titlesWithoutMark } from '../../course/title.js';
 import { groupBy } from '../../groupBy.js';
-import type { CourseView, Finding, FindingRule } from '../finding.js';
+import type { CourseView, Finding, SourceRule } from '../finding.js';
 
 /** The same content twice, or the title of another thing of its kind with a copy mark. */
-export const double: FindingRule = ({ source }) => {
+export const double: SourceRule = ({ source }) => {
   const items = source.items.filter(({ kind }) => kind !== 'courseSettings');
   const findings = new Map<string, Finding>();
   const worth = byWorth(source);

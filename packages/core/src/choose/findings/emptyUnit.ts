@@ -1,4 +1,4 @@
-import type { CourseView, FindingRule } from '../finding.js';
+import type { CourseView, SourceRule } from '../finding.js';
 
 function isEmptyUnit(view: CourseView, id: string, seen: ReadonlySet<string> = new Set()): boolean {
   const item = view.byId.get(id)!;
@@ -7,7 +7,7 @@ function isEmptyUnit(view: CourseView, id: string, seen: ReadonlySet<string> = n
 }
 
 /** A unit without text and with nothing in it but empty units. */
-export const emptyUnit: FindingRule = ({ source }) =>
+export const emptyUnit: SourceRule = ({ source }) =>
   source.items
     .filter(({ id }) => isEmptyUnit(source, id))
     .map(({ id }) => ({ item: id, finding: 'emptyUnit', evidence: 'no text, and nothing in it', default: 'leave' }));

@@ -1,7 +1,7 @@
-import type { Finding, FindingRule } from '../finding.js';
+import type { Finding, SourceRule } from '../finding.js';
 
 /** A tool link with an outside course id, and what launches it: it leads to last term's learners. */
-export const heldOutside: FindingRule = ({ source }) => {
+export const heldOutside: SourceRule = ({ source }) => {
   const findings: Finding[] = [];
   for (const tool of source.items) {
     const outside = tool.details?.outsideCourseId;

@@ -4,7 +4,7 @@ import { findRelative, findSingleWeekdays } from '../../words/findRelative.js';
 import { findTerms, findYears } from '../../words/findTerms.js';
 import type { FoundWords } from '../../words/found.js';
 import { proseOf } from '../../words/prose.js';
-import type { FindingRule } from '../finding.js';
+import type { SourceRule } from '../finding.js';
 
 const FINDERS = [findDates, findTerms, findYears, findRelative, findSingleWeekdays];
 
@@ -13,7 +13,7 @@ const FINDERS = [findDates, findTerms, findYears, findRelative, findSingleWeekda
  *
  * @see docs/rules.md, "Findings"
  */
-export const lastTermsAnnouncement: FindingRule = ({ source, words }) => {
+export const lastTermsAnnouncement: SourceRule = ({ source, words }) => {
   const evergreen = new Set(
     (source.course.marks ?? []).filter(({ mark }) => mark === 'evergreen').map(({ item }) => item),
   );

@@ -1,10 +1,10 @@
 import { findMeetings } from '../../words/findMeetings.js';
-import type { FindingRule } from '../finding.js';
+import type { SourceRule } from '../finding.js';
 
 const SHORT = 60;
 
 /** A video meeting's address, id or passcode: on an event, an announcement or as a web link it stays; elsewhere it comes to be reworded. */
-export const meetingLink: FindingRule = ({ source, words }) =>
+export const meetingLink: SourceRule = ({ source, words }) =>
   source.items.flatMap((item) => {
     if (item.kind === 'courseSettings') return [];
     const [first] = findMeetings(`${item.title}\n${source.textWithAddresses(item)}`, words);

@@ -1,9 +1,9 @@
 import { isWork } from '../../course/kinds.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
-import type { FindingRule } from '../finding.js';
+import type { SourceRule } from '../finding.js';
 
 /** Work with no points in a category that carries weight. */
-export const noPoints: FindingRule = ({ source }) => {
+export const noPoints: SourceRule = ({ source }) => {
   const gradedIn = ({ links = [] }: SnapshotItem): SnapshotItem[] =>
     links.flatMap(({ type, to, course }) =>
       type === 'gradedIn' && course === undefined ? (source.byId.get(to) ?? []) : [],

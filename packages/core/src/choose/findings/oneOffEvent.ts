@@ -3,7 +3,7 @@ import { meetingsOn } from '../../calendar/meetingIndex.js';
 import { momentWords } from '../../calendar/dateWords.js';
 import { normalisedTitle } from '../../course/title.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
-import type { FindingContext, FindingRule } from '../finding.js';
+import type { SourceContext, SourceRule } from '../finding.js';
 
 const RECURS_FROM_WEEKS = 3;
 const TIME_AT = 'YYYY-MM-DDT'.length;
@@ -39,7 +39,7 @@ function spansOf({ moments = [] }: SnapshotItem): Span[] {
  *
  * @see docs/rules.md, "Findings"
  */
-export const oneOffEvent: FindingRule = (context) => {
+export const oneOffEvent: SourceRule = (context) => {
   const { source, calendar } = context;
   const events = source.items.filter(({ kind }) => kind === 'event');
   const dues = source.items.flatMap(({ moments = [] }) =>
@@ -71,7 +71,7 @@ export const oneOffEvent: FindingRule = (context) => {
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
 
 /** The closed day that a title names, when it says nothing else. */
-function closedDayNamed({ calendar }: FindingContext, title: string, spans: readonly Span[]): string | undefined {
+function closedDayNamed({ calendar }: SourceContext, title: string, spans: readonly Span[]): string | undefined {
   const said = wordsIn(title);
   for (const { label, kind } of calendar.calendar.closures ?? []) {
     if (kind === 'exams' || label === undefined || label === '') continue;
@@ -85,7 +85,7 @@ function closedDayNamed({ calendar }: FindingContext, title: string, spans: read
   return said.length > 0 && said.every((word) => SAYS_NO_MORE.has(word)) ? momentWords(first.from) : undefined;
 }
 
-function isWithinClass({ meetings }: FindingContext, { from, to }: Span): boolean {
+function isWithinClass({ meetings }: SourceContext, { from, to }: Span): boolean {
   const day = parseDay(from);
   if (parseDay(to) !== day) return false;
   return meetingsOn(meetings.all, day).some(

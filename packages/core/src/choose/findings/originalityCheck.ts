@@ -1,8 +1,8 @@
 import { isWork } from '../../course/kinds.js';
-import type { FindingRule } from '../finding.js';
+import type { SourceRule } from '../finding.js';
 
 /** Work that asks for an originality check, which cannot carry over. */
-export const originalityCheck: FindingRule = ({ source }) =>
+export const originalityCheck: SourceRule = ({ source }) =>
   source.items
     .filter(({ kind, details }) => isWork(kind) && details?.originalityCheck === true)
     .map(({ id }) => ({

@@ -1,5 +1,5 @@
 import { textsOf } from '../../course/texts.js';
-import type { CourseView, FindingRule } from '../finding.js';
+import type { CourseView, SourceRule } from '../finding.js';
 
 const COUNTED = new Set(['file', 'questionBank', 'rubric', 'outcome', 'groups']);
 
@@ -11,7 +11,7 @@ const isReferredTo = (view: CourseView, id: string): boolean =>
  * A file, bank, rubric, outcome or set of groups that nothing refers to and that stands in no unit: what stands in the
  * outline is seen by learners.
  */
-export const unused: FindingRule = ({ source }) => {
+export const unused: SourceRule = ({ source }) => {
   const units = new Set(source.items.filter(({ kind }) => kind === 'unit').map(({ id }) => id));
   const shown = new Set(source.course.items.filter(({ kind }) => kind === 'courseSettings').flatMap(textsOf));
   return source.items

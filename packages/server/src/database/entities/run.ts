@@ -79,7 +79,8 @@ export class RunRow {
   @Column({ type: 'simple-json' })
   counts!: RunCounts;
 
-  @Column({ type: 'simple-json' })
+  /** Read only by name: in a list of runs it would be most of what is read. */
+  @Column({ type: 'simple-json', select: false })
   operations!: RunOperation[];
 
   /** Runs are numbered as they happen; two of them can fall into one minute. */
