@@ -17,6 +17,12 @@ export interface Config {
   readonly logLevel: string;
   readonly webFolder: string;
   readonly demoFolder: string;
+  /** Where backups stand. */
+  readonly backupFolder: string;
+  /** When one is made every night, `HH:mm`; none is when nothing is said. */
+  readonly backupAt: string | undefined;
+  /** How many stay, the latest. */
+  readonly backupsKept: number;
 }
 
 export const USUAL_IDLE_MINUTES = 480;
@@ -27,8 +33,9 @@ export class CannotStart extends Error {}
 const inProject = (path: string): string => fileURLToPath(new URL(`../../../${path}`, import.meta.url));
 
 export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const dataFolder = env.YARIN_DATA ?? inProject('var/demo');
   return {
-    dataFolder: env.YARIN_DATA ?? inProject('var/demo'),
+    dataFolder,
     port: wholeNumber(env, 'YARIN_PORT', 0, 'a port', 0, 65_535),
     host: env.YARIN_HOST ?? '127.0.0.1',
     proxies: wholeNumber(env, 'YARIN_PROXIES', 0, 'a number of proxies', 0, 10),
@@ -38,7 +45,16 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     logLevel: env.YARIN_LOG ?? 'warn',
     webFolder: inProject('packages/web/dist'),
     demoFolder: env.YARIN_DEMO ?? inProject('demo'),
+    backupFolder: env.YARIN_BACKUPS ?? `${dataFolder}-backups`,
+    backupAt: timeOfDay(env, 'YARIN_BACKUP_AT'),
+    backupsKept: wholeNumber(env, 'YARIN_BACKUPS_KEPT', 14, 'a number of backups', 1, 10_000),
   };
+}
+
+function timeOfDay(env: NodeJS.ProcessEnv, name: string): string | undefined {
+  const value = env[name];
+  if (value === undefined || /^(?:[01]\d|2[0-3]):[0-5]\d$/.test(value)) return value;
+  throw new CannotStart(`${name} has to be a time of day as 03:30, not “${value}”.`);
 }
 
 function wholeNumber(

@@ -3,6 +3,8 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { makeApp } from './app.js';
+import { backUpNightly } from './backup/nightly.js';
+import { noteRunning, noteStopped } from './backup/running.js';
 import { makeClock } from './clock.js';
 import { CannotStart, readConfig } from './config.js';
 import { openForReading } from './database/driver.js';
@@ -48,6 +50,8 @@ async function start(): Promise<void> {
     );
     process.exit(1);
   });
+  noteRunning(config.dataFolder);
+  const stopBackups = config.backupAt === undefined ? undefined : backUpNightly(config.backupAt, log);
   const reading = await openForReading(config.dataFolder);
   const readers = new FileReaders();
   const queries = new QueryPool(config.dataFolder);
@@ -73,12 +77,14 @@ async function start(): Promise<void> {
   async function stop(): Promise<void> {
     if (stopping) return;
     stopping = true;
+    stopBackups?.();
     listening.close();
     listening.closeAllConnections();
     await writer.close();
     await readers.close();
     await queries.close();
     await reading.destroy();
+    noteStopped(config.dataFolder);
     process.stdout.write('Yarin stopped.\n');
   }
   process.on('SIGINT', () => void stop());

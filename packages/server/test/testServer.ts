@@ -3,6 +3,7 @@ import { mkdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { Express } from 'express';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import type { DataSource } from 'typeorm';
@@ -17,6 +18,7 @@ import { Writer } from '../src/writer/writer.js';
 const NOW = '2026-11-24T09:00';
 
 export interface TestServer {
+  readonly app: Express;
   readonly dataFolder: string;
   readonly reading: DataSource;
   readonly writer: Writer;
@@ -50,22 +52,38 @@ async function demoTemplate(): Promise<string> {
   return template;
 }
 
-/** A real server on a new database; `demo` has Marrowbrook College in it. */
-export async function startServer({ demo }: { readonly demo: boolean }): Promise<TestServer> {
+interface StartOptions {
+  /** With Marrowbrook College in it. */
+  readonly demo: boolean;
+  readonly requestsAMinute?: number;
+}
+
+/** A real server on a new database. */
+export async function startServer({ demo, ...options }: StartOptions): Promise<TestServer> {
   const template = demo ? await demoTemplate() : undefined;
   const dataFolder = mkdtempSync(join(tmpdir(), 'yarin-test-'));
   if (template === undefined) await mkdir(join(dataFolder, 'files'));
   else cpSync(template, dataFolder, { recursive: true });
+  return serverOn(dataFolder, options, () => rmSync(dataFolder, { recursive: true, force: true }));
+}
+
+/** A real server on a data folder that is there. */
+export async function serverOn(
+  dataFolder: string,
+  options: Omit<StartOptions, 'demo'> = {},
+  closed: () => void = () => undefined,
+): Promise<TestServer> {
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
   const readers = new FileReaders();
   const queries = new QueryPool(dataFolder, 1);
-  const log = pino({ level: 'silent' });
+  const log = pino({ level: process.env.TEST_LOG ?? 'silent' });
   const app = makeApp(
     { reading, writer, readers, queries, clock: makeClock(NOW), log, dataFolder },
-    { sessionSecret: 'for tests' },
+    { sessionSecret: 'for tests', ...options },
   );
   return {
+    app,
     dataFolder,
     reading,
     writer,
@@ -82,7 +100,7 @@ export async function startServer({ demo }: { readonly demo: boolean }): Promise
       await readers.close();
       await queries.close();
       await reading.destroy();
-      rmSync(dataFolder, { recursive: true, force: true });
+      closed();
     },
   };
 }

@@ -10,7 +10,9 @@ import { Calendars1764403200000 } from './migrations/1764403200000-Calendars.js'
 import { DateStyles1764489600000 } from './migrations/1764489600000-DateStyles.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
-const databaseFile = (dataFolder: string): string => join(dataFolder, 'yarin.sqlite');
+/** The database within a data folder. */
+export const DATABASE_FILE = 'yarin.sqlite';
+const databaseFile = (dataFolder: string): string => join(dataFolder, DATABASE_FILE);
 
 /** The one place that names the database driver and what differs by database. */
 function options(dataFolder: string): DataSourceOptions {
@@ -36,10 +38,14 @@ function options(dataFolder: string): DataSourceOptions {
 const DAMAGED =
   'The database file is damaged. Nothing was written to it; put the last backup in its place and start Yarin again.';
 
+/** A connection that changes nothing, not even beside the file. */
+const forLooking = (database: string): DataSource =>
+  new DataSource({ ...options(''), database, enableWAL: false, readonly: true } as DataSourceOptions);
+
 /** Looks through the database before anything is written: a damaged file is left as it is. */
 async function refuseDamaged(dataFolder: string): Promise<void> {
   if (!existsSync(databaseFile(dataFolder))) return;
-  const looking = new DataSource({ ...options(dataFolder), enableWAL: false, readonly: true } as DataSourceOptions);
+  const looking = forLooking(databaseFile(dataFolder));
   try {
     await looking.initialize();
     const found = await looking.query<{ quick_check: string }[]>('PRAGMA quick_check(1)');
@@ -48,6 +54,45 @@ async function refuseDamaged(dataFolder: string): Promise<void> {
     throw whyUnwritable(error) === 'broken' ? new Error(DAMAGED) : error;
   } finally {
     if (looking.isInitialized) await looking.destroy();
+  }
+}
+
+/** Whether every page and every reference of a database file is sound. */
+export async function checkDatabase(file: string): Promise<boolean> {
+  const looking = forLooking(file);
+  try {
+    await looking.initialize();
+    const pages = await looking.query<{ integrity_check: string }[]>('PRAGMA integrity_check');
+    const lost = await looking.query<unknown[]>('PRAGMA foreign_key_check');
+    return pages.length === 1 && pages[0]!.integrity_check === 'ok' && lost.length === 0;
+  } catch {
+    return false;
+  } finally {
+    if (looking.isInitialized) await looking.destroy();
+  }
+}
+
+/** Copies the database as it stands at one moment, while others write. */
+export async function copyDatabase(dataFolder: string, to: string): Promise<void> {
+  if (!existsSync(databaseFile(dataFolder))) throw new Error(`There is no database in ${dataFolder}.`);
+  const source = await new DataSource(options(dataFolder)).initialize();
+  try {
+    await source.query('PRAGMA busy_timeout = 30000');
+    await source.query('VACUUM INTO ?', [to]);
+  } finally {
+    await source.destroy();
+  }
+}
+
+/** Writes into the file what stands beside it, so that the file alone is the database; `false` when it can't be opened. */
+export async function settleDatabase(dataFolder: string): Promise<boolean> {
+  try {
+    const source = await new DataSource(options(dataFolder)).initialize();
+    await source.query('PRAGMA wal_checkpoint(TRUNCATE)');
+    await source.destroy();
+    return true;
+  } catch {
+    return false;
   }
 }
 

@@ -2,6 +2,11 @@ import type { TSchema, Static } from '@sinclair/typebox';
 import { validator } from '@yarin/formats';
 import { unusable } from './httpProblem.js';
 
+const schemas = new Set<TSchema>();
+
+/** Every schema that something in a request is checked against. */
+export const checkedSchemas = (): ReadonlySet<TSchema> => schemas;
+
 /**
  * Checks a request body against its schema, or refuses it with the place of each problem.
  *
@@ -11,6 +16,7 @@ export function checked<Schema extends TSchema>(
   schema: Schema,
   when: 'early' | 'whenNeeded' = 'whenNeeded',
 ): (body: unknown) => Static<Schema> {
+  schemas.add(schema);
   const validate = validator(schema);
   if (when === 'early') setImmediate(validate.prepare).unref();
   return (body) => {
