@@ -84,7 +84,7 @@ await run(openPlan, {
   sourceIds: ['old'],
   lost: [],
   destinationId: 'new',
-  personId: 'p',
+  doer: { personId: 'p', forPersonId: null },
   at: AT,
 });
 

@@ -4,13 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Express } from 'express';
-import { pino } from 'pino';
 import supertest from 'supertest';
 import type { DataSource } from 'typeorm';
 import { makeApp } from '../src/app.js';
 import { makeClock } from '../src/clock.js';
 import { openForReading } from '../src/database/driver.js';
 import { loadDemo } from '../src/demo/loadDemo.js';
+import { makeLog } from '../src/http/log.js';
 import { QueryPool } from '../src/queries/queryPool.js';
 import { FileReaders } from '../src/readers/fileReaders.js';
 import { Writer } from '../src/writer/writer.js';
@@ -77,7 +77,7 @@ export async function serverOn(
   const reading = await openForReading(dataFolder);
   const readers = new FileReaders();
   const queries = new QueryPool(dataFolder, 1);
-  const log = pino({ level: process.env.TEST_LOG ?? 'silent' });
+  const log = makeLog(process.env.TEST_LOG ?? 'silent');
   const app = makeApp(
     { reading, writer, readers, queries, clock: makeClock(NOW), log, dataFolder },
     { sessionSecret: 'for tests', ...options },

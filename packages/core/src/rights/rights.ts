@@ -121,6 +121,18 @@ function refusal(act: Act, course: RightsCourse): string {
   }
 }
 
+/** Whether somebody may make a shell by hand in a department; of a department that nobody knows, everybody but assistants. */
+export function mayMakeShell(
+  { role, department: own, actorsDepartment }: RightsPerson,
+  department: string | null,
+): Right {
+  if (role === 'assistant') return { may: false, why: 'Only instructors and administrators make shells.' };
+  const limit = actorsDepartment ?? (role === 'administrator' ? own : null);
+  return limit === null || limit === department
+    ? MAY
+    : { may: false, why: `This course is not in ${limit}, the department that you act in. Nothing was made.` };
+}
+
 /** Terms and their calendars hold for the whole institution; who has one department keeps none of them. */
 export const mayKeepTerms = ({ role, department, actorsDepartment }: RightsPerson): Right =>
   role === 'administrator' && department === null && actorsDepartment === null

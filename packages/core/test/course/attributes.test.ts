@@ -3,8 +3,12 @@ import { ATTRIBUTES, checkDetails, LINK_FIELDS } from '../../src/course/attribut
 import { KINDS, type Kind } from '../../src/course/kinds.js';
 import { LINK_TYPES } from '../../src/course/links.js';
 
-const problems = (kind: Kind, details: Record<string, unknown>): [string, string][] =>
-  checkDetails(kind, details, '/details').map(({ where, message }) => [where, message]);
+const problems = (
+  kind: Kind,
+  details: Record<string, unknown>,
+  standing: Record<string, unknown> = {},
+): [string, string][] =>
+  checkDetails(kind, details, '/details', standing).map(({ where, message }) => [where, message]);
 
 describe('details of a kind', () => {
   it.each<[Kind, Record<string, unknown>]>([
@@ -19,7 +23,11 @@ describe('details of a kind', () => {
     ['scoreScale', { rounding: 'half up', learnersSee: 'letter' }],
     ['rubric', { rows: ['Question', 'Method'], points: 20 }],
     ['toolLink', { service: 'drill.example', outsideCourseId: 'kx-2041', launch: 'https://drill.example/launch' }],
-    ['page', { anything: 'that is no attribute of a page' }],
+    ['questionBank', { questions: [{ stem: 'Why?', options: ['a', 'b'], answer: 1 }] }],
+    ['groups', { groups: [{ name: 'Reach A', size: 4 }] }],
+    ['scoreScale', { scale: [['A', 90]] }],
+    ['courseSettings', { home: 'k1', menu: ['k1', 'k2'], picture: null, areas: { pages: 'Readings' } }],
+    ['glossary', { entries: [{ term: 'thalweg', text: 'the deepest line' }] }],
   ])('%s takes %j', (kind, details) => expect(problems(kind, details)).toEqual([]));
 
   it.each<[Kind, Record<string, unknown>, string, string]>([
@@ -48,6 +56,35 @@ describe('details of a kind', () => {
   ])('%s refuses %j at its place', (kind, details, name, message) =>
     expect(problems(kind, details)).toEqual([[`/details/${name}`, message]]),
   );
+
+  it.each<[Kind, Record<string, unknown>, string, string]>([
+    ['page', { anything: 1 }, 'anything', '“anything” is nothing that such a thing has; leave it out.'],
+    ['quiz', { questions: [] }, 'questions', '“questions” is nothing that such a thing has; leave it out.'],
+    ['page', { 'a/b': 1 }, 'a~1b', '“a/b” is nothing that such a thing has; leave it out.'],
+    [
+      'questionBank',
+      { questions: [5] },
+      'questions',
+      '“questions” has to be a list of questions, each with its words.',
+    ],
+    ['courseSettings', { menu: 'k1' }, 'menu', '“menu” has to be a list of things.'],
+    [
+      'questionBank',
+      { questions: [{ stem: ' JavaScript:alert(1)' }] },
+      'questions/0/stem',
+      'An address has to begin with http://, https:// or mailto:.',
+    ],
+    ['rubric', { rows: ['data:text/html,x'] }, 'rows/0', 'An address has to begin with http://, https:// or mailto:.'],
+  ])('%s refuses %j: unknown, of another form, or an address that would run', (kind, details, name, message) =>
+    expect(problems(kind, details)).toEqual([[`/details/${name}`, message]]),
+  );
+
+  it('lets stay as it is what came with a thing from elsewhere', () => {
+    const standing = { tags: ['a', 'b'] };
+    expect(problems('page', { tags: ['a', 'b'] }, standing)).toEqual([]);
+    expect(problems('page', { tags: null }, standing)).toEqual([]);
+    expect(problems('page', { tags: ['a'] }, standing)).toHaveLength(1);
+  });
 
   it('tells everything that is wrong at once', () => {
     expect(problems('event', { place: 5, url: 'x' })).toHaveLength(2);

@@ -39,7 +39,7 @@ async function asksWhere(
   });
 }
 
-/** What a person asked for, and what others ask of them: of the courses that they teach. */
+/** What a person asked for, and what others ask of them: of the courses that they teach; who acts for them sees those of their department. */
 export async function readAccess(manager: EntityManager, asker: Asker): Promise<AccessView> {
   const mine = await asksWhere(manager, asker, 'ask.person_id = ?', [asker.id]);
   const others = await asksWhere(
@@ -48,7 +48,10 @@ export async function readAccess(manager: EntityManager, asker: Asker): Promise<
     `ask.course_id IN (SELECT course_id FROM course_staff WHERE person_id = ? AND role = 'instructor')`,
     [asker.id],
   );
-  return { mine: mine.map(([, ask]) => ask), askedOfMe: others.map(([, ask]) => ask) };
+  const { actorsDepartment } = asker;
+  const seen = (asks: readonly [AskRow, AccessAsk][]): AccessAsk[] =>
+    asks.flatMap(([, ask]) => (actorsDepartment === null || ask.course.department === actorsDepartment ? [ask] : []));
+  return { mine: seen(mine), askedOfMe: seen(others) };
 }
 
 /** Everybody who asked to be let into a course. */

@@ -5,7 +5,7 @@ import type { Server } from '../context.js';
 import { checked } from '../http/checked.js';
 import { conflict } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf, doerOf } from '../people/asker.js';
+import { askerOf, demandOwnName, doerOf } from '../people/asker.js';
 import { courseFor } from '../people/rights.js';
 import { asksOfCourse, courseToAsk, demandAsk, readAccess } from './accessStore.js';
 
@@ -23,6 +23,7 @@ export function accessRoutes({ reading, writer, clock }: Server): Router {
   router.post('/access', async (request, response) => {
     const { course: courseId, wants, words } = checkAsk(request.body);
     const asker = askerOf(request);
+    demandOwnName(request, 'Who acts for somebody asks nobody in their name; ask in your own.');
     const { isAllowed } = await courseToAsk(reading.manager, asker, courseId, wants, now().slice(0, 10));
     if (isAllowed) throw conflict('You may do this already; there is nothing to ask for.');
     const ask = { id: randomUUID(), courseId, personId: asker.id, wants, words, at: now() };

@@ -1,4 +1,4 @@
-import { holdsWords, wordsIn, type FoundThing, type FoundView, type Kind } from '@yarin/core';
+import { holdsWords, wordsIn, type FoundThing, type FoundView, type Kind, type RightsPerson } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
 interface ThingRow {
@@ -14,10 +14,10 @@ interface ThingRow {
 
 const SHORTEST = 2;
 
-/** Things in the courses of a person whose title holds every word, the latest term first. */
+/** Things in the courses of a person whose title holds every word, the latest term first; who acts for them sees those of their department. */
 export async function findThings(
   manager: EntityManager,
-  personId: string,
+  { id: personId, actorsDepartment }: RightsPerson,
   typed: string,
   most: number,
 ): Promise<Pick<FoundView, 'things' | 'thingsTotal'>> {
@@ -28,8 +28,8 @@ export async function findThings(
             item.key, item.kind, item.title
        FROM course_staff JOIN course ON course.id = course_staff.course_id JOIN term ON term.id = course.term_id
             JOIN item ON item.course_id = course.id
-      WHERE course_staff.person_id = ? ORDER BY term.first_day DESC, course.id, item.position`,
-    [personId],
+      WHERE course_staff.person_id = ? AND (? IS NULL OR course.department = ?) ORDER BY term.first_day DESC, course.id, item.position`,
+    [personId, actorsDepartment, actorsDepartment],
   );
   const found = rows.filter(({ title }) => holdsWords(title, words));
   const things = found

@@ -37,7 +37,7 @@ export function findRoutes({ reading, clock }: Server): Router {
     const today = clock.now(INSTITUTION.timeZone).slice(0, 10);
     const limit = Number(most ?? FEW);
     const found = await findCourses(reading.manager, vocabulary, asker, words, filters, today, limit);
-    const things = await findThings(reading.manager, asker.id, words, FEW);
+    const things = await findThings(reading.manager, asker, words, FEW);
     const terms = await reading.manager.query<{ name: string }[]>(
       'SELECT name FROM term WHERE parent_id IS NULL ORDER BY first_day DESC',
     );

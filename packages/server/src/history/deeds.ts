@@ -19,6 +19,20 @@ export async function noteDeed(
   );
 }
 
+/** Notes what somebody did in another person's name, once a day however often they went on with it. */
+export async function noteActing(
+  manager: EntityManager,
+  doer: Doer,
+  deed: { readonly courseId: string; readonly at: string; readonly what: string },
+): Promise<void> {
+  if (doer.forPersonId === null) return;
+  const [known] = await manager.query<unknown[]>(
+    `SELECT 1 FROM deed WHERE course_id = ? AND person_id = ? AND for_person_id = ? AND what = ? AND substr(at, 1, 10) = ?`,
+    [deed.courseId, doer.personId, doer.forPersonId, deed.what, deed.at.slice(0, 10)],
+  );
+  if (known === undefined) await noteDeed(manager, doer, deed);
+}
+
 /** The name of a person, and of whom they acted for: “Tomas Rhee for Ines Marant”. */
 export const DOER_NAME = (person: string, forPerson: string): string =>
   `coalesce((SELECT given_name || ' ' || family_name FROM person WHERE id = ${person}), 'somebody who left')

@@ -2,6 +2,7 @@ import type { RightsPerson } from '@yarin/core';
 import type { Request } from 'express';
 import type { PersonRow } from '../database/entities/person.js';
 import type { Doer } from '../history/deeds.js';
+import { forbidden } from '../http/httpProblem.js';
 
 declare module 'express-serve-static-core' {
   interface Locals {
@@ -18,6 +19,11 @@ export type Asker = PersonRow & RightsPerson;
 export function askerOf({ res }: Request): Asker {
   const { person, actor } = res!.locals as { person: PersonRow; actor: PersonRow };
   return { ...person, actorsDepartment: actor.id === person.id ? null : actor.department };
+}
+
+/** Refuses what nobody does in another person's name. */
+export function demandOwnName(request: Request, why: string): void {
+  if (doerOf(request).forPersonId !== null) throw forbidden(why);
 }
 
 /** Who does what a request does, as the history notes it. */

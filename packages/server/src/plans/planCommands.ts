@@ -4,6 +4,7 @@ import { timesOf } from '../calendars/calendarStore.js';
 import { storable } from '../courses/sanitise.js';
 import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
+import { noteActing, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
@@ -16,7 +17,7 @@ export interface NewPlan {
   /** Courses that the person may not use any more; they fall out of a plan that is there. */
   readonly lost: readonly string[];
   readonly destinationId: string;
-  readonly personId: string;
+  readonly doer: Doer;
   readonly at: string;
 }
 
@@ -29,11 +30,15 @@ async function seenWith(
   return seenTimes === null ? null : { ...(await timesOf(manager, courseIds)), ...seenTimes };
 }
 
+const OPENED = 'opened a plan into the course';
+const DECIDED = 'decided in the plan into the course';
+
 /** Opens the plan of a pair: the one that is there, with the further sources added behind its own, or a new one. */
 export const openPlan: Command<NewPlan, { id: string }> = async (
   { manager },
-  { id, sourceIds, lost, destinationId, personId, at },
+  { id, sourceIds, lost, destinationId, doer, at },
 ) => {
+  await noteActing(manager, doer, { courseId: destinationId, at, what: OPENED });
   const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
   const known = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
   if (known !== null) {
@@ -55,6 +60,7 @@ export const openPlan: Command<NewPlan, { id: string }> = async (
   const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
   const decisions = decisionsAtFirst(await standingRecipe(manager, shell.department));
   const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
+  const personId = doer.forPersonId ?? doer.personId;
   const plan = { id, sourceId: sourceId!, furtherSources, destinationId, personId };
   const seenTimes = await timesOf(manager, [...sourceIds, destinationId]);
   await manager.insert(PlanRow, { ...plan, decisions, seenTimes, version: 1, changedAt: at, place });
@@ -77,15 +83,17 @@ export interface ChangedSources {
   readonly version: number;
   /** In their order of precedence; at least one. */
   readonly sourceIds: readonly string[];
+  readonly doer: Doer;
   readonly at: string;
 }
 
 /** Says from which courses a plan brings, and which goes before which. Each keeps the policy of its dates. */
 export const changeSources: Command<ChangedSources, { version: number }> = async (
   { manager },
-  { planId, version, sourceIds, at },
+  { planId, version, sourceIds, doer, at },
 ) => {
   const plan = await unchangedPlan(manager, planId, version);
+  await noteActing(manager, doer, { courseId: plan.destinationId, at, what: DECIDED });
   const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
   const { destinationId } = plan;
   const other = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
@@ -121,6 +129,7 @@ export interface SavedDecisions {
   readonly planId: string;
   readonly version: number;
   readonly decisions: Decisions;
+  readonly doer: Doer;
   readonly at: string;
 }
 
@@ -137,9 +146,10 @@ function withSafeTexts(decisions: Decisions, courseId: string): Decisions {
 /** Saves what a person decided; refused when somebody else saved meanwhile. */
 export const saveDecisions: Command<SavedDecisions, { version: number }> = async (
   { manager },
-  { planId, version, decisions, at },
+  { planId, version, decisions, doer, at },
 ) => {
   const { destinationId } = await unchangedPlan(manager, planId, version);
+  await noteActing(manager, doer, { courseId: destinationId, at, what: DECIDED });
   const safe = withSafeTexts(decisions, destinationId);
   await manager.update(PlanRow, { id: planId }, { decisions: safe, version: version + 1, changedAt: at });
   return { version: version + 1 };
@@ -164,16 +174,18 @@ export interface FollowingPlan {
 export interface FollowedPlan {
   readonly planId: string;
   readonly plans: readonly FollowingPlan[];
-  readonly personId: string;
+  readonly doer: Doer;
   readonly at: string;
 }
 
 /** Lets parallel sections follow a plan: each gets one of its own from the same courses, with the same choices. */
-export const followSections: Command<FollowedPlan, void> = async ({ manager }, { planId, plans, personId, at }) => {
+export const followSections: Command<FollowedPlan, void> = async ({ manager }, { planId, plans, doer, at }) => {
   const followed = await manager.findOneBy(PlanRow, { id: planId });
   if (followed === null) throw notFound('This plan is not there any more.');
   const { sourceId, furtherSources } = followed;
+  const personId = doer.forPersonId ?? doer.personId;
   for (const { id, destinationId, decisions } of plans) {
+    await noteActing(manager, doer, { courseId: destinationId, at, what: DECIDED });
     const known = await manager.findOneBy(PlanRow, { sourceId, destinationId });
     if (known !== null) {
       const seenTimes = await seenWith(manager, known, furtherSources);

@@ -9,7 +9,7 @@ import { PlanRow } from '../database/entities/run.js';
 import { checked } from '../http/checked.js';
 import { conflict, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf, type Asker } from '../people/asker.js';
+import { askerOf, doerOf, type Asker } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
 import { planFor } from './planView.js';
 
@@ -71,7 +71,7 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
     await demandSources(person, sourceIds, destinationId);
     await courseFor(reading.manager, 'run', person, destinationId, now().slice(0, 10));
     const lost = await lostSources(person, sourceIds[0]!, destinationId);
-    const plan = { id: randomUUID(), sourceIds, lost, destinationId, personId: person.id, at: now() };
+    const plan = { id: randomUUID(), sourceIds, lost, destinationId, doer: doerOf(request), at: now() };
     response.status(201).json(await writer.run('openPlan', plan));
   });
 
@@ -81,7 +81,9 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
     demand(right);
     const { version, sources: sourceIds } = checkSources(request.body);
     await demandSources(person, sourceIds, plan.destinationId);
-    response.json(await writer.run('changeSources', { planId: plan.id, version, sourceIds, at: now() }));
+    response.json(
+      await writer.run('changeSources', { planId: plan.id, version, sourceIds, doer: doerOf(request), at: now() }),
+    );
   });
 
   router.get('/plans/:id', async (request, response) => {
@@ -103,7 +105,7 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
     const plans = await queries.value('followingPlans', { ...asked, destinations });
     if (plans.length < destinations.length)
       throw unusable('One of these is no parallel section of this course; nothing was changed.');
-    await writer.run('followSections', { planId: pair.plan.id, plans, personId: person.id, at: now() });
+    await writer.run('followSections', { planId: pair.plan.id, plans, doer: doerOf(request), at: now() });
     await queries.send(response, 'sectionsView', asked);
   });
 
@@ -119,7 +121,9 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
     demand(right);
     const { version, decisions } = checkDecisions(request.body);
     refuseImpossibleDates(decisions.byHand);
-    response.json(await writer.run('saveDecisions', { planId: plan.id, version, decisions, at: now() }));
+    response.json(
+      await writer.run('saveDecisions', { planId: plan.id, version, decisions, doer: doerOf(request), at: now() }),
+    );
   });
   return router;
 }

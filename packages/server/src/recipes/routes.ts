@@ -8,7 +8,7 @@ import { RecipeRow } from '../database/entities/recipe.js';
 import { checked } from '../http/checked.js';
 import { forbidden, notFound, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
-import { askerOf, type Asker } from '../people/asker.js';
+import { askerOf, demandOwnName, type Asker } from '../people/asker.js';
 import { demand } from '../people/rights.js';
 import { mayChangeRecipe, mayStandFor } from './recipeRights.js';
 import { readRecipes } from './recipeStore.js';
@@ -36,6 +36,8 @@ const checkChange = checked(
   ),
 );
 
+const OWN_RECIPES = 'Recipes are everybody’s own: who acts for somebody uses them, and changes none.';
+
 export function recipeRoutes({ reading, writer, clock }: Server): Router {
   const { manager } = reading;
   const router = Router();
@@ -46,6 +48,7 @@ export function recipeRoutes({ reading, writer, clock }: Server): Router {
   });
 
   router.post('/recipes', async (request, response) => {
+    demandOwnName(request, OWN_RECIPES);
     const { name, ...recipe } = checkNew(request.body);
     const personId = askerOf(request).id;
     const added = { ...recipe, name: name.trim(), id: randomUUID(), personId, at: now() };
@@ -53,6 +56,7 @@ export function recipeRoutes({ reading, writer, clock }: Server): Router {
   });
 
   router.put('/recipes/:id', async (request, response) => {
+    demandOwnName(request, OWN_RECIPES);
     const { isShared, standsFor, department = null, locks = [] } = checkChange(request.body);
     const asker = askerOf(request);
     const recipe = await recipeFor(manager, asker, request.params.id);
@@ -66,6 +70,7 @@ export function recipeRoutes({ reading, writer, clock }: Server): Router {
   });
 
   router.delete('/recipes/:id', async (request, response) => {
+    demandOwnName(request, OWN_RECIPES);
     const recipe = await recipeFor(manager, askerOf(request), request.params.id);
     await writer.run('removeRecipe', { id: recipe.id });
     response.status(204).end();

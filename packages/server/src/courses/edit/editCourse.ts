@@ -79,12 +79,14 @@ export const archiveCourse: Command<Archiving, void> = async ({ manager }, archi
   );
 };
 
-export interface ShellAddition extends EditOf, NewShell {}
+export interface ShellAddition extends EditOf, NewShell {
+  readonly department: string | null;
+}
 
 /** Makes a shell by hand, with the stock things that every shell of the institution has. */
 export const addShell: Command<ShellAddition, void> = async (context, addition) => {
   const { manager } = context;
-  const { courseId, termId, code, number, section, title, doer } = addition;
+  const { courseId, termId, code, number, section, title, department, doer } = addition;
   const term = await manager.findOneBy(TermRow, { id: termId });
   if (term === null) throw notFound('There is no such term; choose one of the list.');
   const same = await manager.findOneBy(CourseRow, { termId, code, number, section });
@@ -109,6 +111,7 @@ export const addShell: Command<ShellAddition, void> = async (context, addition) 
     },
     termId,
     staff: [{ personId: doer.forPersonId ?? doer.personId, role: 'instructor' }],
+    department: department ?? undefined,
     madeBy: doer.personId,
   });
   await courseChanged(manager, addition, 'made the shell by hand');

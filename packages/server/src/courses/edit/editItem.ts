@@ -75,16 +75,15 @@ export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit
 };
 
 async function refuseWhenNewer(manager: EntityManager, courseId: string, key: string, version: number): Promise<void> {
-  const [row] = await manager.query<{ version: number; editedBy: string | null; editedAt: string }[]>(
+  const [row] = await manager.query<{ version: number; editedBy: string | null; editedAt: string | null }[]>(
     'SELECT version, edited_by AS editedBy, edited_at AS editedAt FROM item WHERE course_id = ? AND key = ?',
     [courseId, key],
   );
   if (row!.version === version) return;
   const who =
     row!.editedBy === null ? 'Somebody' : await nameOf(manager, { personId: row!.editedBy, forPersonId: null });
-  throw conflict(
-    `${who} changed this at ${row!.editedAt.slice(11)}, after you opened it. Nothing was written over; both texts are here.`,
-  );
+  const when = row!.editedAt === null ? '' : ` at ${row!.editedAt.slice(11)}`;
+  throw conflict(`${who} changed this${when}, after you opened it. Nothing was written over; both texts are here.`);
 }
 
 type Known = ReadonlyMap<string, { readonly id: string; readonly kind: Kind }>;
@@ -138,7 +137,7 @@ function problemsOf(
     ...orderProblems(moments),
     ...targets,
     ...bytesProblems(item, details),
-    ...checkDetails(item.kind, details, '/changes/details'),
+    ...checkDetails(item.kind, details, '/changes/details', item.details),
   ];
 }
 

@@ -9,14 +9,15 @@ import {
   newShellSchema,
   placeSchema,
 } from '@yarin/core/schemas';
-import { MAKEABLE, type Act } from '@yarin/core';
+import { MAKEABLE, mayMakeShell, type Act } from '@yarin/core';
 import { Router, type Request } from 'express';
+import type { EntityManager } from 'typeorm';
 import type { Server } from '../../context.js';
 import { checked } from '../../http/checked.js';
-import { forbidden, unusable } from '../../http/httpProblem.js';
+import { unusable } from '../../http/httpProblem.js';
 import { INSTITUTION } from '../../institution.js';
-import { askerOf, doerOf } from '../../people/asker.js';
-import { courseFor } from '../../people/rights.js';
+import { askerOf, doerOf, type Asker } from '../../people/asker.js';
+import { courseFor, demand } from '../../people/rights.js';
 import type { EditOf } from './editing.js';
 
 const checkEdit = checked(itemEditSchema);
@@ -101,9 +102,10 @@ export function courseEditRoutes({ reading, writer, clock }: Server): Router {
   router.post('/shells', async (request, response) => {
     const shell = checkShell(request.body);
     const asker = askerOf(request);
-    if (asker.role === 'assistant') throw forbidden('Only instructors and administrators make shells.');
+    const department = await departmentOf(reading.manager, shell, asker);
+    demand(mayMakeShell(asker, department));
     const courseId = `${shell.code}${shell.number}-${shell.section}-${randomUUID().slice(0, 8)}`.toLowerCase();
-    await writer.run('addShell', { ...shell, courseId, doer: doerOf(request), at: now() });
+    await writer.run('addShell', { ...shell, courseId, department, doer: doerOf(request), at: now() });
     response.status(201).json({ id: courseId });
   });
   router.delete('/courses/:id', async (request, response) => {
@@ -111,4 +113,18 @@ export function courseEditRoutes({ reading, writer, clock }: Server): Router {
     response.status(204).end();
   });
   return router;
+}
+
+/** The department of a course that is about to be made: that of its last run, else that of whoever makes it. */
+async function departmentOf(
+  manager: EntityManager,
+  { code, number }: { readonly code: string; readonly number: string },
+  { department, actorsDepartment }: Asker,
+): Promise<string | null> {
+  const [known] = await manager.query<{ department: string }[]>(
+    `SELECT course.department FROM course JOIN term ON term.id = course.term_id
+      WHERE code = ? AND department IS NOT NULL ORDER BY number = ? DESC, term.first_day DESC LIMIT 1`,
+    [code, number],
+  );
+  return known?.department ?? actorsDepartment ?? department;
 }
