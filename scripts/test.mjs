@@ -11,7 +11,10 @@ const STEPS = ['build', 'formats:check', 'lint', 'types', 'layers', 'unused', 't
 for (const step of STEPS) {
   const begun = Date.now();
   console.log(`\n— ${step}`);
-  const { status } = spawnSync('npm', ['run', '-s', step], { stdio: 'inherit' });
+  const { status } = spawnSync('npm', ['run', '-s', step], {
+    stdio: 'inherit',
+    env: { ...process.env, YARIN_THREADS: 'built' },
+  });
   console.log(`  ${step}: ${status === 0 ? 'good' : 'failed'} after ${Math.round((Date.now() - begun) / 1000)} s`);
   if (status !== 0) process.exit(status ?? 1);
 }

@@ -1,4 +1,4 @@
-import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,6 +7,8 @@ import type { Express } from 'express';
 import supertest from 'supertest';
 import type { DataSource } from 'typeorm';
 import { makeApp } from '../src/app.js';
+import { makeBackup } from '../src/backup/backup.js';
+import { restoreBackup } from '../src/backup/restore.js';
 import { makeClock } from '../src/clock.js';
 import { openForReading } from '../src/database/driver.js';
 import { loadDemo } from '../src/demo/loadDemo.js';
@@ -28,6 +30,8 @@ export interface TestServer {
   readonly anybody: ReturnType<typeof supertest>;
   /** A client signed in as this person. */
   as(person: string): Promise<ReturnType<typeof supertest.agent>>;
+  /** Copies what it holds into another data folder. */
+  keepAs(folder: string): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -94,6 +98,11 @@ export async function serverOn(
       const agent = supertest.agent(app);
       await agent.post('/api/session').send({ person }).expect(200);
       return agent;
+    },
+    async keepAs(folder) {
+      await makeBackup(dataFolder, `${folder}-kept`, new Date());
+      const [made] = readdirSync(`${folder}-kept`);
+      await restoreBackup(join(`${folder}-kept`, made!), folder, new Date());
     },
     async close() {
       await writer.close();
