@@ -6,7 +6,7 @@ needCompiler();
 installWhenNeeded();
 needChromium();
 
-const STEPS = ['build', 'formats:check', 'lint', 'types', 'layers', 'unused', 'test:unit', 'test:browser'];
+const STEPS = ['build', 'formats:check', 'lint', 'types', 'layers', 'unused', 'licences', 'test:unit', 'test:browser'];
 
 for (const step of STEPS) {
   const begun = Date.now();

@@ -24,7 +24,7 @@ export interface MadeBackup {
 }
 
 export const DATABASE_COPY = 'yarin.sqlite';
-export const MANIFEST = 'manifest.json';
+const MANIFEST = 'manifest.json';
 const NAME = /^backup-\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d$/;
 
 /**

@@ -41,7 +41,13 @@ export async function receive(
   await mkdir(join(dataFolder, 'incoming'), { recursive: true });
   const path = join(dataFolder, 'incoming', randomUUID());
   const hash = createHash('sha256');
-  await pipeline(bytes, through(hash), createWriteStream(path));
+  try {
+    await pipeline(bytes, through(hash), createWriteStream(path));
+  } catch (error) {
+    // One that was broken off leaves nothing behind.
+    await rm(path, { force: true });
+    throw error;
+  }
   return { path, hash: `sha256:${hash.digest('hex')}` };
 }
 

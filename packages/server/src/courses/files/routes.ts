@@ -2,16 +2,21 @@ import { randomUUID } from 'node:crypto';
 import { rm } from 'node:fs/promises';
 import { LONGEST_TITLE } from '@yarin/core';
 import { Router } from 'express';
+import type { EntityManager } from 'typeorm';
 import multer, { type StorageEngine } from 'multer';
 import type { Server } from '../../context.js';
 import { ItemRow } from '../../database/entities/item.js';
-import { notFound, unusable } from '../../http/httpProblem.js';
+import { notFound, unavailable, unusable } from '../../http/httpProblem.js';
 import { INSTITUTION } from '../../institution.js';
 import { askerOf, doerOf } from '../../people/asker.js';
 import { courseFor } from '../../people/rights.js';
 import { isKept, keep, receive, send } from './fileStore.js';
 
 const LARGEST_FILE = 200 * 1024 * 1024;
+/** All files of one course together. */
+const MOST_OF_A_COURSE = 20 * 1024 ** 3;
+/** Files that come at the same time, from everybody. */
+const MOST_AT_ONCE = 20;
 
 /** Streams an upload to the disk and hashes it on the way. */
 const hashingStorage = (dataFolder: string): StorageEngine => ({
@@ -26,6 +31,7 @@ const hashingStorage = (dataFolder: string): StorageEngine => ({
 export function fileRoutes({ reading, writer, clock, dataFolder, log }: Server): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
+  let coming = 0;
   const upload = multer({
     storage: hashingStorage(dataFolder),
     limits: { fileSize: LARGEST_FILE, files: 1, fields: 4 },
@@ -63,7 +69,13 @@ export function fileRoutes({ reading, writer, clock, dataFolder, log }: Server):
   });
 
   router.post('/courses/:id/files', async (request, response, next) => {
-    await courseFor(reading.manager, 'change', askerOf(request), String(request.params.id), now().slice(0, 10));
+    const courseId = String(request.params.id);
+    await courseFor(reading.manager, 'change', askerOf(request), courseId, now().slice(0, 10));
+    await refuseFull(reading.manager, courseId);
+    if (coming >= MOST_AT_ONCE)
+      throw unavailable('Many files are being added just now. Nothing of yours was kept; add it again in a minute.');
+    coming++;
+    response.once('close', () => coming--);
     upload(request, response, next);
   });
   router.post('/courses/:id/files', async (request, response) => {
@@ -92,4 +104,15 @@ export function fileRoutes({ reading, writer, clock, dataFolder, log }: Server):
     response.status(201).json(added);
   });
   return router;
+}
+
+async function refuseFull(manager: EntityManager, courseId: string): Promise<void> {
+  const [{ bytes }] = (await manager.query<{ bytes: number }[]>(
+    `SELECT coalesce(sum(details->>'bytes'), 0) AS bytes FROM item WHERE course_id = ? AND kind = 'file'`,
+    [courseId],
+  )) as [{ bytes: number }];
+  if (bytes >= MOST_OF_A_COURSE)
+    throw unusable(
+      'The files of this course have 20 GB together, which is the most. Take out what is not used, and add it again.',
+    );
 }
