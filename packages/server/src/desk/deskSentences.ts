@@ -3,7 +3,7 @@ import type { DeskShell, PlanSentence } from '@yarin/core';
 import type { Logger } from 'pino';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { QueryPool } from '../queries/queryPool.js';
-import type { PendingSentence, Told } from './deskView.js';
+import type { PendingSentence, Told } from './sentences.js';
 
 const MOST_KEPT = 5000;
 /** Shells that are worked out in one go, and goes of one Desk at once: somebody else's plan does not wait for all its shells. */

@@ -1,12 +1,4 @@
-import {
-  mayDo,
-  standingsOf,
-  type CourseSummary,
-  type DeskShell,
-  type DeskView,
-  type LatelyRun,
-  type PlanSentence,
-} from '@yarin/core';
+import { mayDo, standingsOf, type CourseSummary, type DeskShell, type DeskView, type LatelyRun } from '@yarin/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
@@ -15,11 +7,13 @@ import { TermRow } from '../database/entities/term.js';
 import { nameOf } from '../people/names.js';
 import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
-import { standingOf, type Side } from '../plans/planGrounds.js';
-import { HttpProblem } from '../http/httpProblem.js';
-import type { Query, QueryContext } from '../queries/query.js';
+import { termsVersion } from '../calendars/calendarStore.js';
+import { standingName } from '../plans/planGrounds.js';
+import { standingRecipe } from '../recipes/recipeStore.js';
+import type { Query } from '../queries/query.js';
 import { noticesOf } from '../roster/notices.js';
 import { coursesWithNotes } from './notes.js';
+import { pendingOf, type PendingSentence } from './sentences.js';
 
 /** The first term that has not ended, preferring one that is yet to start. */
 async function comingTerm(manager: EntityManager, today: string): Promise<TermRow | undefined> {
@@ -30,19 +24,6 @@ async function comingTerm(manager: EntityManager, today: string): Promise<TermRo
 /** Courses that a person has to do with: a course that is open to everybody is not at everybody's Desk. */
 const isAtDesk = (person: Asker, course: CourseSummary): boolean =>
   standingsOf(person, course).some((standing) => standing !== 'anyone' && standing !== 'guest');
-
-/** What the plan of a shell is worked out from, and by what its sentence is kept: another key, and something of it changed. */
-export interface PendingSentence {
-  readonly shellId: string;
-  readonly key: string;
-  readonly input: {
-    readonly sources: readonly Side[];
-    readonly shell: Side;
-    /** The plan whose decisions count; none while nobody has decided anything. */
-    readonly planId: string | null;
-    readonly now: string;
-  };
-}
 
 /** The Desk without what is worked out for each shell by itself. */
 export interface DeskFrame {
@@ -68,6 +49,13 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
     (course) => course.term === term?.name && course.type === 'course' && !course.archived && isAtDesk(person, course),
   );
   const pending: PendingSentence[] = [];
+  const terms = await termsVersion(manager);
+  const recipes = new Map<string | null, ReturnType<typeof standingRecipe>>();
+  const recipeFor = (department: string | null): ReturnType<typeof standingRecipe> => {
+    let recipe = recipes.get(department);
+    if (recipe === undefined) recipes.set(department, (recipe = standingRecipe(manager, department)));
+    return recipe;
+  };
   const rows = await Promise.all(
     shells.map(async (shell): Promise<DeskShell> => {
       const { verdict, candidates } = predecessorsOf(shell, sources, ground);
@@ -77,8 +65,11 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
           destinationId === shell.id && sourceId === (done?.sourceId ?? candidates[0]?.course.id),
       );
       const first = candidates.find(({ course }) => course.id === (done?.sourceId ?? candidates[0]?.course.id));
-      if (first !== undefined)
-        pending.push(await pendingOf(manager, [first.course, ...furtherOf(plan, sources)], shell, plan, now));
+      if (first !== undefined) {
+        const from = [first.course, ...furtherOf(plan, sources)];
+        const stands = standingName(from, shell, terms, await recipeFor(shell.department));
+        pending.push(pendingOf(from, shell, plan, stands, now));
+      }
       return {
         shell,
         verdict,
@@ -111,62 +102,6 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
 
 const furtherOf = (plan: PlanRow | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
   (plan?.furtherSources ?? []).flatMap((id) => usable.find((course) => course.id === id) ?? []);
-
-async function pendingOf(
-  manager: EntityManager,
-  sources: readonly Side[],
-  shell: Side,
-  plan: PlanRow | undefined,
-  now: string,
-): Promise<PendingSentence> {
-  const decided = plan !== undefined && plan.version > 1 ? plan : undefined;
-  const stands = await standingOf(manager, sources, shell);
-  return {
-    shellId: shell.id,
-    key: `${stands} ${decided === undefined ? '' : `${decided.id}@${decided.version}`} ${now.slice(0, 10)}`,
-    input: { sources: sources.map(sideOf), shell: sideOf(shell), planId: decided?.id ?? null, now },
-  };
-}
-
-const sideOf = ({ id, version, department }: Side): Side => ({ id, version, department });
-
-/** What came of one shell. */
-export type Told =
-  | { readonly is: 'sentence'; readonly sentence: PlanSentence }
-  | { readonly is: 'refused'; readonly why: string }
-  | { readonly is: 'failed'; readonly error: string };
-
-/** The sentences of some shells. One that can't be worked out never takes the others with it. */
-export const deskSentences: Query<readonly PendingSentence[], readonly Told[]> = async (context, pending) => {
-  const told: Told[] = [];
-  for (const { input } of pending) {
-    try {
-      told.push({ is: 'sentence', sentence: await sentenceOf(context, input) });
-    } catch (error) {
-      if (error instanceof HttpProblem) told.push({ is: 'refused', why: error.message });
-      else told.push({ is: 'failed', error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
-    }
-  }
-  return told;
-};
-
-/** The sentence of one shell: its plan worked out, and counted. */
-async function sentenceOf(
-  { manager, grounds }: QueryContext,
-  { sources, shell, planId, now }: PendingSentence['input'],
-): Promise<PlanSentence> {
-  const plan = planId === null ? null : await manager.findOneBy(PlanRow, { id: planId });
-  const worked = await grounds.workOut(sources, shell, plan?.decisions, now);
-  const counts = Object.values(worked.counts);
-  return {
-    come: counts.reduce((sum, { bring }) => sum + bring, 0),
-    of: counts.reduce((sum, each) => sum + each.source, 0),
-    dates: worked.dates.length,
-    doubts: worked.causes.length,
-    leftOver: worked.looseEnds.length,
-    toWrite: worked.toWrite,
-  };
-}
 
 const MOST_LATELY = 6;
 

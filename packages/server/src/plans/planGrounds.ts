@@ -10,6 +10,7 @@ import {
   type Preview,
   type Review,
   type Snapshot,
+  type StandingRecipe,
   type ViewedSource,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
@@ -94,9 +95,16 @@ export class PlanGrounds {
 }
 
 /** Names what a plan is computed from beside its decisions; another name, and something of it changed. */
-export async function standingOf(manager: EntityManager, sources: readonly Side[], shell: Side): Promise<string> {
-  const recipe = await standingRecipe(manager, shell.department);
-  const terms = await termsVersion(manager);
+export const standingOf = async (manager: EntityManager, sources: readonly Side[], shell: Side): Promise<string> =>
+  standingName(sources, shell, await termsVersion(manager), await standingRecipe(manager, shell.department));
+
+/** The same, where the version of all terms and the recipe that stands for the shell are known. */
+export function standingName(
+  sources: readonly Side[],
+  shell: Side,
+  terms: string,
+  recipe: StandingRecipe | undefined,
+): string {
   const versions = sources.map((source) => keyOf(source, shell)).join(' ');
   return textHash([versions, terms, recipe === undefined ? '' : JSON.stringify(recipe)].join('\n'));
 }

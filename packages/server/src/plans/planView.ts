@@ -21,7 +21,7 @@ import { learnerCounts } from '../runs/storedItems.js';
 import { nameOf } from '../people/names.js';
 import { changeSince } from './calendarChanges.js';
 import type { Query } from '../queries/query.js';
-import { standingOf as standingName } from './planGrounds.js';
+import { standingOf as standsOn } from './planGrounds.js';
 
 const THINGS_PER_SECOND = 2000;
 
@@ -128,7 +128,7 @@ export const planView: Query<AskedPlan, PlanView> = async ({ manager, grounds },
     standing: await standingOf(manager, destination.id),
     notices: await noticesOf(manager, [...sources, destination]),
     runs: await runsOf(manager, plan),
-    stands: await standingName(manager, sources, destination),
+    stands: await standsOn(manager, sources, destination),
   };
 };
 
