@@ -53,8 +53,8 @@ async function start(): Promise<void> {
   noteRunning(config.dataFolder);
   const stopBackups = config.backupAt === undefined ? undefined : backUpNightly(config.backupAt, log);
   const reading = await openForReading(config.dataFolder);
-  const readers = new FileReaders();
-  const queries = new QueryPool(config.dataFolder);
+  const readers = new FileReaders(log);
+  const queries = new QueryPool(config.dataFolder, log);
   queries.start();
   const clock = makeClock(config.fixedNow);
   const report = await loadDemo({ reading, writer }, config, clock.now(INSTITUTION.timeZone));

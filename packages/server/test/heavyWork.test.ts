@@ -51,6 +51,9 @@ describe('a thread of a pool', () => {
     tooLarge: () => unusable('too large'),
     tooMany: () => unusable('too many'),
   };
+  const fail = (error: unknown): void => {
+    throw error;
+  };
   const limits = {
     entry: new URL('./taskWithoutEnd.mjs', import.meta.url),
     threads: 1,
@@ -60,7 +63,7 @@ describe('a thread of a pool', () => {
   };
 
   it('is ended when a task has no end, and the next task is done', async () => {
-    const pool = new ThreadPool(limits, givenUp);
+    const pool = new ThreadPool(limits, givenUp, fail);
     const endless = pool.run({ what: 'loop' });
     const next = pool.run({ what: 'done' });
     await expect(endless).rejects.toThrow('too long');
@@ -69,7 +72,7 @@ describe('a thread of a pool', () => {
   });
 
   it('is ended when a task takes more memory than it may, and what waits beyond the limit is told', async () => {
-    const pool = new ThreadPool({ ...limits, mostWorkMs: 60_000 }, givenUp);
+    const pool = new ThreadPool({ ...limits, mostWorkMs: 60_000 }, givenUp, fail);
     expect(await pool.run({ what: 'the thread is up' })).toBe('the thread is up');
     const tasks = ['hoard', 'done', 'one too many'];
     const answers = await Promise.allSettled(tasks.map((what) => pool.run({ what })));

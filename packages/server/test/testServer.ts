@@ -79,9 +79,9 @@ export async function serverOn(
 ): Promise<TestServer> {
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
-  const readers = new FileReaders();
-  const queries = new QueryPool(dataFolder, 1);
   const log = makeLog(process.env.TEST_LOG ?? 'silent');
+  const readers = new FileReaders(log);
+  const queries = new QueryPool(dataFolder, log, 1);
   const app = makeApp(
     { reading, writer, readers, queries, clock: makeClock(NOW), log, dataFolder },
     { sessionSecret: 'for tests', ...options },

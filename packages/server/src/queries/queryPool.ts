@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import type { Response } from 'express';
+import type { Logger } from 'pino';
 import { HttpProblem, unavailable, unusable } from '../http/httpProblem.js';
 import { ThreadPool } from '../threads/threadPool.js';
 import type { QueryInput, QueryName, QueryOutput } from './queries.js';
@@ -23,7 +24,7 @@ const TOO_MANY =
 export class QueryPool {
   private readonly pool: ThreadPool;
 
-  constructor(dataFolder: string, threads = Math.max(LEAST_THREADS, availableParallelism() - 1)) {
+  constructor(dataFolder: string, log: Logger, threads = Math.max(LEAST_THREADS, availableParallelism() - 1)) {
     this.pool = new ThreadPool(
       {
         entry: new URL('./queryEntry.mjs', import.meta.url),
@@ -38,6 +39,7 @@ export class QueryPool {
         tooLarge: () => unusable(TOO_LARGE),
         tooMany: () => unavailable(TOO_MANY),
       },
+      (error) => log.error({ err: error }, 'a querying thread failed'),
     );
   }
 

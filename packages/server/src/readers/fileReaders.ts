@@ -1,3 +1,4 @@
+import type { Logger } from 'pino';
 import { unusable } from '../http/httpProblem.js';
 import { ThreadPool } from '../threads/threadPool.js';
 import type { ReaderInput, ReaderName, ReaderOutput } from './readerThread.js';
@@ -17,20 +18,25 @@ const TOO_MANY = 'Too many files are being read just now. Nothing was kept; try 
  * file keeps others waiting.
  */
 export class FileReaders {
-  private readonly pool = new ThreadPool(
-    {
-      entry: new URL('./readerEntry.mjs', import.meta.url),
-      threads: THREADS,
-      mostWaiting: MOST_WAITING,
-      mostWorkMs: MOST_WORK_MS,
-      mostMemoryMb: MOST_MEMORY_MB,
-    },
-    {
-      tooLong: () => unusable(TOO_LONG),
-      tooLarge: () => unusable(TOO_LARGE),
-      tooMany: () => unusable(TOO_MANY),
-    },
-  );
+  private readonly pool: ThreadPool;
+
+  constructor(log: Logger) {
+    this.pool = new ThreadPool(
+      {
+        entry: new URL('./readerEntry.mjs', import.meta.url),
+        threads: THREADS,
+        mostWaiting: MOST_WAITING,
+        mostWorkMs: MOST_WORK_MS,
+        mostMemoryMb: MOST_MEMORY_MB,
+      },
+      {
+        tooLong: () => unusable(TOO_LONG),
+        tooLarge: () => unusable(TOO_LARGE),
+        tooMany: () => unusable(TOO_MANY),
+      },
+      (error) => log.error({ err: error }, 'a reading thread failed'),
+    );
+  }
 
   async read<Name extends ReaderName>(name: Name, ...input: ReaderInput<Name>): Promise<ReaderOutput<Name>> {
     return (await this.pool.run({ name, input })) as ReaderOutput<Name>;

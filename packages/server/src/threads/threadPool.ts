@@ -39,12 +39,15 @@ export class ThreadPool {
   constructor(
     private readonly limits: PoolLimits,
     private readonly givenUp: GivenUp,
+    /** Told of a thread that failed while it did nothing for anybody. */
+    private readonly failed: (error: unknown) => void,
   ) {}
 
   /** Starts the threads; without it they start with the first task. */
   start(): Piscina {
     const { entry, threads, mostMemoryMb, workerData } = this.limits;
-    return (this.pool ??= new Piscina({
+    if (this.pool !== undefined) return this.pool;
+    this.pool = new Piscina({
       filename: fileURLToPath(entry),
       // As many as there may be: what waits for a thread that was ended is taken up by the one in its place.
       minThreads: threads,
@@ -52,7 +55,9 @@ export class ThreadPool {
       execArgv: process.execArgv.filter((flag) => flag.startsWith('--conditions')),
       resourceLimits: { maxOldGenerationSizeMb: mostMemoryMb },
       workerData,
-    }));
+    });
+    this.pool.on('error', this.failed);
+    return this.pool;
   }
 
   /** @throws `HttpProblem` when the task was given up, and whatever the task throws */
