@@ -12,7 +12,11 @@ defineProps<{
   /** Dates can be dragged to another day. */
   movable: boolean;
 }>();
-const emit = defineEmits<{ open: [key: string]; move: [date: CourseDate, day: string]; over: [date: CourseDate, day: number | null] }>();
+const emit = defineEmits<{
+  open: [key: string];
+  move: [date: CourseDate, day: string];
+  over: [date: CourseDate, day: number | null];
+}>();
 
 const held = ref<CourseDate | null>(null);
 const under = ref<number | null>(null);
