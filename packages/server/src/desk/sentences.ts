@@ -1,0 +1,74 @@
+import type { PlanSentence } from '@yarin/core';
+import { PlanRow } from '../database/entities/run.js';
+import { HttpProblem } from '../http/httpProblem.js';
+import type { Side } from '../plans/planGrounds.js';
+import type { Query, QueryContext } from '../queries/query.js';
+
+/** What the plan of a shell is worked out from, and by what its sentence is kept: another key, and something of it changed. */
+export interface PendingSentence {
+  readonly shellId: string;
+  readonly key: string;
+  readonly input: {
+    readonly sources: readonly Side[];
+    readonly shell: Side;
+    /** The plan whose decisions count; none while nobody has decided anything. */
+    readonly planId: string | null;
+    readonly now: string;
+  };
+}
+
+/** @param stands  what names everything beside the decisions */
+export function pendingOf(
+  sources: readonly Side[],
+  shell: Side,
+  plan: PlanRow | undefined,
+  stands: string,
+  now: string,
+): PendingSentence {
+  const decided = plan !== undefined && plan.version > 1 ? plan : undefined;
+  return {
+    shellId: shell.id,
+    key: `${stands} ${decided === undefined ? '' : `${decided.id}@${decided.version}`} ${now.slice(0, 10)}`,
+    input: { sources: sources.map(sideOf), shell: sideOf(shell), planId: decided?.id ?? null, now },
+  };
+}
+
+const sideOf = ({ id, version, department }: Side): Side => ({ id, version, department });
+
+/** What came of one shell. */
+export type Told =
+  | { readonly is: 'sentence'; readonly sentence: PlanSentence }
+  | { readonly is: 'refused'; readonly why: string }
+  | { readonly is: 'failed'; readonly error: string };
+
+/** The sentences of some shells. One that can't be worked out never takes the others with it. */
+export const deskSentences: Query<readonly PendingSentence[], readonly Told[]> = async (context, pending) => {
+  const told: Told[] = [];
+  for (const { input } of pending) {
+    try {
+      told.push({ is: 'sentence', sentence: await sentenceOf(context, input) });
+    } catch (error) {
+      if (error instanceof HttpProblem) told.push({ is: 'refused', why: error.message });
+      else told.push({ is: 'failed', error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
+    }
+  }
+  return told;
+};
+
+/** The sentence of one shell: its plan worked out, and counted. */
+async function sentenceOf(
+  { manager, grounds }: QueryContext,
+  { sources, shell, planId, now }: PendingSentence['input'],
+): Promise<PlanSentence> {
+  const plan = planId === null ? null : await manager.findOneBy(PlanRow, { id: planId });
+  const worked = await grounds.workOut(sources, shell, plan?.decisions, now);
+  const counts = Object.values(worked.counts);
+  return {
+    come: counts.reduce((sum, { bring }) => sum + bring, 0),
+    of: counts.reduce((sum, each) => sum + each.source, 0),
+    dates: worked.dates.length,
+    doubts: worked.causes.length,
+    leftOver: worked.looseEnds.length,
+    toWrite: worked.toWrite,
+  };
+}
