@@ -29,7 +29,7 @@ const NAME = /^backup-\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d$/;
 
 /**
  * Copies database and files while people work: the database as it stands at one moment, then every file that it may name.
- * It has its name when it is whole; one that was broken off keeps the ending `.part`.
+ * It has its name when it is whole.
  *
  * @param into  the folder in which backups stand
  * @param kept  how many of them stay, the latest; all if nothing is said
@@ -39,7 +39,18 @@ export async function makeBackup(dataFolder: string, into: string, now: Date, ke
   const made = now.toISOString().slice(0, 'YYYY-MM-DDTHH:mm:ss'.length);
   const folder = join(into, `backup-${made.replaceAll(':', '-')}`);
   const part = `${folder}.part`;
-  await rm(part, { recursive: true, force: true });
+  try {
+    const copied = await copyInto(part, dataFolder, made);
+    await rename(part, folder);
+    await removeOlder(into, kept);
+    return { folder, ...copied };
+  } catch (error) {
+    await rm(part, { recursive: true, force: true });
+    throw error;
+  }
+}
+
+async function copyInto(part: string, dataFolder: string, made: string): Promise<Omit<MadeBackup, 'folder'>> {
   await mkdir(join(part, 'files'), { recursive: true });
   await copyDatabase(dataFolder, join(part, DATABASE_COPY));
   const names = (await readdir(join(dataFolder, 'files'))).sort();
@@ -55,11 +66,14 @@ export async function makeBackup(dataFolder: string, into: string, now: Date, ke
   }
   const manifest: Manifest = { made, database: await hashOf(join(part, DATABASE_COPY)), files };
   await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`);
-  await rename(part, folder);
+  return { files: files.length, damaged };
+}
+
+/** Those that stood longest make room. */
+async function removeOlder(into: string, kept: number): Promise<void> {
   const others = (await readdir(into)).filter((name) => NAME.test(name)).sort();
   for (const name of others.slice(0, Math.max(0, others.length - kept)))
     await rm(join(into, name), { recursive: true });
-  return { folder, files: files.length, damaged };
 }
 
 /** @returns SHA-256 of the bytes, in hexadecimal digits */
