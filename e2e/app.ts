@@ -18,7 +18,13 @@ export interface RunningApp {
 export function startApp(dataFolder: string): Promise<RunningApp> {
   const server: ChildProcess = spawn(process.execPath, ['packages/server/dist/main.js'], {
     cwd: project,
-    env: { ...process.env, YARIN_DATA: dataFolder, YARIN_PORT: '0', YARIN_NOW: '2026-11-24T09:00' },
+    env: {
+      ...process.env,
+      YARIN_DATA: dataFolder,
+      YARIN_PORT: '0',
+      YARIN_NOW: '2026-11-24T09:00',
+      YARIN_QUERY_THREADS: '1',
+    },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   return new Promise((resolve, reject) => {

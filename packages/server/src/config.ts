@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 
 /** What the server is started with, from the environment. */
@@ -17,6 +18,8 @@ export interface Config {
   readonly logLevel: string;
   readonly webFolder: string;
   readonly demoFolder: string;
+  /** Threads that work out what is too heavy for the one that answers. */
+  readonly queryThreads: number;
   /** Where backups stand. */
   readonly backupFolder: string;
   /** When one is made every night, `HH:mm`; none is when nothing is said. */
@@ -45,6 +48,14 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     logLevel: env.YARIN_LOG ?? 'warn',
     webFolder: inProject('packages/web/dist'),
     demoFolder: env.YARIN_DEMO ?? inProject('demo'),
+    queryThreads: wholeNumber(
+      env,
+      'YARIN_QUERY_THREADS',
+      Math.max(2, availableParallelism() - 1),
+      'a number of threads',
+      1,
+      64,
+    ),
     backupFolder: env.YARIN_BACKUPS ?? `${dataFolder}-backups`,
     backupAt: timeOfDay(env, 'YARIN_BACKUP_AT'),
     backupsKept: wholeNumber(env, 'YARIN_BACKUPS_KEPT', 14, 'a number of backups', 1, 10_000),

@@ -54,7 +54,7 @@ async function start(): Promise<void> {
   const stopBackups = config.backupAt === undefined ? undefined : backUpNightly(config.backupAt, log);
   const reading = await openForReading(config.dataFolder);
   const readers = new FileReaders(log);
-  const queries = new QueryPool(config.dataFolder, log);
+  const queries = new QueryPool(config.dataFolder, config.queryThreads, log);
   queries.start();
   const clock = makeClock(config.fixedNow);
   const report = await loadDemo({ reading, writer }, config, clock.now(INSTITUTION.timeZone));

@@ -81,7 +81,7 @@ export async function serverOn(
   const reading = await openForReading(dataFolder);
   const log = makeLog(process.env.TEST_LOG ?? 'silent');
   const readers = new FileReaders(log);
-  const queries = new QueryPool(dataFolder, log, 1);
+  const queries = new QueryPool(dataFolder, 1, log);
   const app = makeApp(
     { reading, writer, readers, queries, clock: makeClock(NOW), log, dataFolder },
     { sessionSecret: 'for tests', ...options },

@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
 import { HttpProblem, unavailable, unusable } from '../http/httpProblem.js';
@@ -6,7 +5,6 @@ import { ThreadPool } from '../threads/threadPool.js';
 import type { QueryInput, QueryName, QueryOutput } from './queries.js';
 import type { QueryAnswer } from './queryThread.js';
 
-const LEAST_THREADS = 2;
 const MOST_WAITING = 1000;
 const MOST_WORK_MS = 30_000;
 const MOST_MEMORY_MB = 1500;
@@ -24,7 +22,7 @@ const TOO_MANY =
 export class QueryPool {
   private readonly pool: ThreadPool;
 
-  constructor(dataFolder: string, log: Logger, threads = Math.max(LEAST_THREADS, availableParallelism() - 1)) {
+  constructor(dataFolder: string, threads: number, log: Logger) {
     this.pool = new ThreadPool(
       {
         entry: new URL('./queryEntry.mjs', import.meta.url),
