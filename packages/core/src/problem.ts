@@ -14,3 +14,6 @@ export type Result<Value> =
 
 export const succeed = <Value>(value: Value): Result<Value> => ({ ok: true, value });
 export const fail = (problems: readonly Problem[]): Result<never> => ({ ok: false, problems });
+
+/** A name as a part of a JSON Pointer. */
+export const pointerPart = (name: string): string => name.replaceAll('~', '~0').replaceAll('/', '~1');

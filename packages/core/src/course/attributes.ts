@@ -1,4 +1,4 @@
-import type { Problem } from '../problem.js';
+import { pointerPart, type Problem } from '../problem.js';
 import type { Kind } from './kinds.js';
 import type { LinkType } from './links.js';
 
@@ -122,7 +122,6 @@ export function checkDetails(kind: Kind, details: Details, where: string, standi
 }
 
 const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-const pointerPart = (name: string): string => name.replaceAll('~', '~0').replaceAll('/', '~1');
 
 interface Holding {
   readonly words: string;

@@ -1,14 +1,12 @@
 import { FINDING_NAMES } from '../choose/finding.js';
 import { checkCourse } from '../course/checkCourse.js';
 import { KINDS } from '../course/kinds.js';
-import type { Problem } from '../problem.js';
+import { pointerPart, type Problem } from '../problem.js';
 import { parseDay } from '../calendar/day.js';
 import type { PlanJob } from '../schemas/planJob.js';
 
 /** Units that are missing are no hindrance: the item stands at the top of its course. */
 const HARMLESS = new Set(['noSuchParent']);
-
-const pointer = (name: string): string => name.replaceAll('~', '~0').replaceAll('/', '~1');
 
 /**
  * What the schema of a plan job can't see: courses that make no sense, choices that speak of nothing in them, days that
@@ -40,7 +38,7 @@ export function planJobProblems({ sources, destination, choices = {}, byHand = {
   ): void => {
     for (const name of Object.keys(choices[field] ?? {}))
       if (!known.has(name))
-        problems.push({ code, message: `“${name}” is ${what}.`, where: `/choices/${field}/${pointer(name)}` });
+        problems.push({ code, message: `“${name}” is ${what}.`, where: `/choices/${field}/${pointerPart(name)}` });
   };
   names('kinds', new Set(KINDS), 'noSuchKind', `no kind of item; the kinds are ${KINDS.join(', ')}`);
   names(
@@ -56,7 +54,7 @@ export function planJobProblems({ sources, destination, choices = {}, byHand = {
     sources.flatMap(({ items }) => items.flatMap(({ moments = [] }) => moments.map(({ id }) => id))),
   );
   for (const [id, at] of Object.entries(byHand)) {
-    const where = `/byHand/${pointer(id)}`;
+    const where = `/byHand/${pointerPart(id)}`;
     if (!momentIds.has(id))
       problems.push({ code: 'noSuchMoment', message: `“${id}” is a date of none of the sources.`, where });
     else if (Number.isNaN(parseDay(at)))

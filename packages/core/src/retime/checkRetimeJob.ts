@@ -1,6 +1,6 @@
 import { checkCalendar, checkMeetings } from '../calendar/checkCalendar.js';
 import { parseDay, type Day } from '../calendar/day.js';
-import type { Problem } from '../problem.js';
+import { pointerPart, type Problem } from '../problem.js';
 import type { RetimeJob } from '../schemas/retimeJob.js';
 import { numbered } from './numbered.js';
 
@@ -9,8 +9,6 @@ const noSuchDate = (at: string, where: string): Problem => ({
   message: `${at.slice(0, 10)} is not on any calendar; give a date that exists, as YYYY-MM-DDTHH:mm.`,
   where,
 });
-
-const pointer = (key: string): string => key.replaceAll('~', '~0').replaceAll('/', '~1');
 
 /** The moments of a job as numbers, read once; the day of one that does not exist is `NO_DAY`. */
 export interface ParsedMoments {
@@ -73,7 +71,7 @@ export function checkRetimeJob(job: RetimeJob, { days }: ParsedMoments): Problem
   const set = Object.entries(byHand);
   const known = new Set(set.length === 0 ? [] : moments.map(({ id }) => id));
   for (const [id, at] of set) {
-    const where = `/byHand/${pointer(id)}`;
+    const where = `/byHand/${pointerPart(id)}`;
     if (!known.has(id))
       problems.push({
         code: 'noSuchMoment',

@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { mkdir, readFile, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { hashing } from '../courses/files/fileStore.js';
 import { copyDatabase } from '../database/driver.js';
 
 /** What a backup says of itself. */
@@ -86,13 +86,7 @@ export async function hashOf(path: string): Promise<string> {
 /** Copies a file and says what was copied. */
 export async function copyHashed(from: string, to: string): Promise<string> {
   const hash = createHash('sha256');
-  const through = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      hash.update(chunk);
-      done(null, chunk);
-    },
-  });
-  await pipeline(createReadStream(from), through, createWriteStream(to));
+  await pipeline(createReadStream(from), hashing(hash), createWriteStream(to));
   return hash.digest('hex');
 }
 

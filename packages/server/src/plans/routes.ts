@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { decisionsSchema } from '@yarin/core/schemas';
-import { mayDo, parseDay, type Decisions } from '@yarin/core';
+import { mayDo, parseDay, pointerPart, type Decisions } from '@yarin/core';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { summariseCourse } from '../courses/courseSummaries.js';
@@ -39,7 +39,7 @@ function refuseImpossibleDates(byHand: Decisions['byHand']): void {
     .map(([id, at]) => ({
       code: 'noSuchDate',
       message: `${at.slice(0, 10)} is not on any calendar; give a date that exists.`,
-      where: `/decisions/byHand/${id.replaceAll('~', '~0').replaceAll('/', '~1')}`,
+      where: `/decisions/byHand/${pointerPart(id)}`,
     }));
   if (problems.length > 0) throw unusable(problems[0]!.message, problems);
 }

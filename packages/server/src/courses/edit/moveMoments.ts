@@ -1,4 +1,5 @@
 import {
+  pointerPart,
   contentHash,
   momentWords,
   parseDay,
@@ -21,7 +22,7 @@ export interface MomentMoves extends EditOf {
   readonly moves: Readonly<Record<string, string>>;
 }
 
-const pointer = (key: string): string => `/moves/${key.replaceAll('~', '~0').replaceAll('/', '~1')}`;
+const pointer = (key: string): string => `/moves/${pointerPart(key)}`;
 
 /** What stands in the way: dates on no calendar, moments that are gone, ends before their starts, dues before they open. */
 function problemsOf(items: readonly SnapshotItem[], moves: MomentMoves['moves']): Problem[] {

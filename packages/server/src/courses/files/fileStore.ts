@@ -24,7 +24,8 @@ function pathOf(dataFolder: string, hash: string): string {
   return join(folderOf(dataFolder), digest ?? 'none');
 }
 
-function through(hash: Hash): Transform {
+/** Hashes bytes on their way. */
+export function hashing(hash: Hash): Transform {
   return new Transform({
     transform(chunk: Buffer, _encoding, done) {
       hash.update(chunk);
@@ -42,7 +43,7 @@ export async function receive(
   const path = join(dataFolder, 'incoming', randomUUID());
   const hash = createHash('sha256');
   try {
-    await pipeline(bytes, through(hash), createWriteStream(path));
+    await pipeline(bytes, hashing(hash), createWriteStream(path));
   } catch (error) {
     // One that was broken off leaves nothing behind.
     await rm(path, { force: true });
@@ -89,7 +90,7 @@ export async function send(dataFolder: string, hash: string, to: NodeJS.Writable
   const source = createReadStream(pathOf(dataFolder, hash));
   await pipeline(
     source,
-    through(check),
+    hashing(check),
     new Transform({
       transform: (chunk: Buffer, _encoding, done) => done(null, chunk),
       flush: (done) =>
