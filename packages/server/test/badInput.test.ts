@@ -23,13 +23,13 @@ describe('what is refused', () => {
     await server.close();
   });
 
-  const EACH_ROUTE: [method: 'get' | 'post' | 'put', path: string][] = [
+  const EACH_ROUTE: [method: 'get' | 'post' | 'put' | 'patch', path: string][] = [
     ['get', '/api/desk'],
     ['get', '/api/courses?find=eco'],
     ['get', `/api/courses/${OLD}`],
     ['get', `/api/courses/${OLD}/items/x`],
     ['get', `/api/courses/${OLD}/files/x`],
-    ['put', '/api/session/dates'],
+    ['patch', '/api/session/dates'],
     ['post', '/api/plans'],
     ['get', '/api/plans/x'],
     ['put', '/api/plans/x/decisions'],
@@ -47,9 +47,15 @@ describe('what is refused', () => {
     await server.anybody.get('/api/desk').set('Cookie', 'yarin=s%3Amade-up.signature').expect(401);
   });
   it('dates in an order that nobody reads', async () => {
-    for (const style of [{ order: 'yearFirst', clock: 24 }, { order: 'dayFirst', clock: 13 }, { order: 'dayFirst' }])
-      await ana.put('/api/session/dates').send(style).expect(422);
+    for (const change of [{ order: 'yearFirst', clock: 24 }, { order: 'dayFirst', clock: 13 }, { style: 'dayFirst' }])
+      await ana.patch('/api/session/dates').send(change).expect(422);
     expect((await ana.get('/api/session').expect(200)).body.dates).toEqual({ order: 'dayFirst', clock: 24 });
+  });
+  it('an order and a clock that are chosen at once both hold', async () => {
+    const choose = (change: object) => ana.patch('/api/session/dates').send(change).expect(204);
+    await Promise.all([choose({ order: 'monthFirst' }), choose({ clock: 12 })]);
+    expect((await ana.get('/api/session').expect(200)).body.dates).toEqual({ order: 'monthFirst', clock: 12 });
+    await choose({ order: 'dayFirst', clock: 24 });
   });
   it('signing in as nobody', async () => {
     const { body } = await server.anybody.post('/api/session').send({ person: 'p-nobody' }).expect(404);

@@ -148,7 +148,7 @@ describe('who may do what, cell by cell on the API', () => {
   it('an administrator acts for an instructor with that person’s rights, and the history says both', async () => {
     const admin = await server.as('administers');
     const dates = { order: 'monthFirst', clock: 12 };
-    await admin.put('/api/session/dates').send(dates).expect(200);
+    await admin.patch('/api/session/dates').send(dates).expect(204);
     const { body } = await admin.put('/api/session/for').send({ person: 'teaches' }).expect(200);
     expect([body.person.id, body.actor.id]).toEqual(['teaches', 'administers']);
     expect(body.dates).toEqual(dates);

@@ -57,7 +57,7 @@ describe('loading the roster again', () => {
 
   it('leaves how somebody reads dates, also when the roster knows them otherwise', async () => {
     const marant = await server.as('p-marant');
-    await marant.put('/api/session/dates').send({ order: 'monthFirst', clock: 12 }).expect(200);
+    await marant.patch('/api/session/dates').send({ order: 'monthFirst', clock: 12 }).expect(204);
     const renamed = change(files, 'users', 'Marant', 'Marant-Leigh');
     expect((await load(renamed).expect(200)).body.people).toEqual({ added: 0, changed: 1 });
     const { body } = await marant.get('/api/session').expect(200);

@@ -1,11 +1,12 @@
-import type { DateStyle } from '@yarin/core';
+import { USUAL_DATES, type DateStyle } from '@yarin/core';
 import { PersonRow } from '../database/entities/person.js';
 import type { Command } from '../writer/command.js';
 
-/** How a person reads dates from now on. */
-export const styleDates: Command<{ readonly person: string; readonly dateStyle: DateStyle }, void> = async (
+/** What a person changes in how they read dates; the rest stays, also as another window left it. */
+export const styleDates: Command<{ readonly person: string; readonly change: Partial<DateStyle> }, void> = async (
   { manager },
-  { person, dateStyle },
+  { person, change },
 ) => {
-  await manager.update(PersonRow, { id: person }, { dateStyle });
+  const { dateStyle: before } = await manager.findOneByOrFail(PersonRow, { id: person });
+  await manager.update(PersonRow, { id: person }, { dateStyle: { ...(before ?? USUAL_DATES), ...change } });
 };

@@ -18,11 +18,11 @@ declare module 'express-session' {
 const closed = { additionalProperties: false };
 const checkSignIn = checked(Type.Object({ person: Type.String() }, closed));
 const checkDates = checked(
-  Type.Object(
-    {
+  Type.Partial(
+    Type.Object({
       order: Type.Union([Type.Literal('dayFirst'), Type.Literal('monthFirst')]),
       clock: Type.Union([Type.Literal(24), Type.Literal(12)]),
-    },
+    }),
     closed,
   ),
 );
@@ -102,12 +102,11 @@ export function signOnRoutes({ reading, writer }: Server): Router {
     else request.session.forPersonId = person.id;
     response.json(sessionView({ actor: who.actor, person }));
   });
-  router.put('/session/dates', async (request, response) => {
+  router.patch('/session/dates', async (request, response) => {
     const who = await whoIs(reading, request);
     if (who === undefined) throw notSignedIn('Sign in first; nothing was done.');
-    const dateStyle = checkDates(request.body);
-    await writer.run('styleDates', { person: who.actor.id, dateStyle });
-    response.json(sessionView({ ...who, actor: { ...who.actor, dateStyle } }));
+    await writer.run('styleDates', { person: who.actor.id, change: checkDates(request.body) });
+    response.status(204).end();
   });
   router.delete('/session', (request, response, next) => {
     request.session.destroy((error) => (error ? next(error) : response.status(204).end()));

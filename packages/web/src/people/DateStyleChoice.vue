@@ -15,7 +15,7 @@ const CLOCKS: readonly DateStyle['clock'][] = [24, 12];
 async function choose(change: Partial<DateStyle>): Promise<void> {
   failure.value = '';
   try {
-    await session.styleDates({ ...dateStyle.value, ...change });
+    await session.styleDates(change);
   } catch (error) {
     failure.value = sentenceOf(error);
   }

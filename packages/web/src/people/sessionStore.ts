@@ -1,7 +1,7 @@
 import { USUAL_DATES, type DateStyle, type PersonView, type SessionView } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { setDateStyle } from '../shared/dates/readersDates.js';
+import { dateStyle, setDateStyle } from '../shared/dates/readersDates.js';
 import { actFor, fetchSession, signIn, signOut, styleDates } from '../shared/api/people.js';
 
 export const useSessionStore = defineStore('session', () => {
@@ -27,8 +27,17 @@ export const useSessionStore = defineStore('session', () => {
     },
     signIn: async (id: string): Promise<void> => take(await signIn(id)),
     actFor: async (id: string | null): Promise<void> => take(await actFor(id)),
-    /** How dates are read from now on. */
-    styleDates: async (style: DateStyle): Promise<void> => take(await styleDates(style)),
+    /** Changes how dates are read: at once here, and back again when the server could not take it. */
+    async styleDates(change: Partial<DateStyle>): Promise<void> {
+      const { order, clock } = dateStyle.value;
+      setDateStyle({ ...dateStyle.value, ...change });
+      try {
+        await styleDates(change);
+      } catch (error) {
+        setDateStyle({ ...dateStyle.value, ...(change.order && { order }), ...(change.clock && { clock }) });
+        throw error;
+      }
+    },
     async signOut(): Promise<void> {
       await signOut();
       take({ person: null, actor: null });
