@@ -2,13 +2,23 @@ import type { Series } from './classes.js';
 import { FLAG, isDoubt } from './flags.js';
 import { newTotal, oldTotal, ROLES, type Moving } from './moving.js';
 
-/** What is compared: moments of one role, rule and series; dates set by hand with every moved one of their role. */
+/**
+ * What is compared, in the order of the old dates: moments of one role, rule and series; dates set by hand with every moved
+ * one of their role. Each list by rank in that order, since 100,000 are gone through twice.
+ */
 interface Compared {
-  /** Places of all that is compared. */
   readonly places: Int32Array;
-  /** By place: a number for role, rule and series. */
+  /** Wall-clock minutes since 1970-01-01. */
+  readonly from: Float64Array;
+  readonly to: Float64Array;
+  readonly roles: Uint8Array;
+  /** A number for role, rule and series. */
   readonly groups: Int32Array;
   readonly groupCount: number;
+  /** 1 where a person set the date. */
+  readonly byHand: Uint8Array;
+  /** 1 where another flag makes it a doubt. */
+  readonly doubtful: Uint8Array;
 }
 
 /**
@@ -20,27 +30,29 @@ interface Compared {
  */
 export function raiseOrderChanged(moving: Moving): void {
   const compared = comparedOf(moving);
-  const byHour = inOrderOf(moving.oldMinutes, compared.places);
-  const order = inOrderOf(moving.oldDays, byHour);
-  // Found first and flagged then: a flag of the first sweep is no other doubt in the second.
-  const passed = new Uint8Array(moving.days.length);
-  findPassed(moving, compared, order, 1, passed);
-  findPassed(moving, compared, order.reverse(), -1, passed);
-  for (const at of order) if (passed[at] === 1) moving.flags[at]! |= FLAG.orderChanged;
+  findPassed(moving, compared, 1);
+  findPassed(moving, compared, -1);
 }
 
-function comparedOf({ fates, flags, follows, roles, rules, series, days }: Moving): Compared {
-  const places = new Int32Array(days.length);
-  const groups = new Int32Array(days.length);
+function comparedOf(moving: Moving): Compared {
+  const { fates, flags, roles, rules, series, oldDays, oldMinutes } = moving;
+  const places = inOrderOf(oldDays, inOrderOf(oldMinutes, comparedPlaces(moving)));
+  const count = places.length;
+  const compared = {
+    places,
+    from: new Float64Array(count),
+    to: new Float64Array(count),
+    roles: new Uint8Array(count),
+    groups: new Int32Array(count),
+    byHand: new Uint8Array(count),
+    doubtful: new Uint8Array(count),
+  };
   const known = new Map<string, Map<Series | undefined, number>>();
   let groupCount = 0;
-  let count = 0;
   let lastRule: string | undefined;
   let ofRule = new Map<Series | undefined, number>();
-  for (let at = 0; at < days.length; at++) {
-    const fate = fates[at];
-    if ((fate !== 'moved' && fate !== 'byHand') || (flags[at]! & FLAG.otherTerm) !== 0 || follows[at] === 1) continue;
-    places[count++] = at;
+  for (let rank = 0; rank < count; rank++) {
+    const at = places[rank]!;
     const rule = rules[at]!;
     if (rule !== lastRule) {
       lastRule = rule;
@@ -49,9 +61,25 @@ function comparedOf({ fates, flags, follows, roles, rules, series, days }: Movin
     }
     let group = ofRule.get(series[at]);
     if (group === undefined) ofRule.set(series[at], (group = groupCount++));
-    groups[at] = group * ROLES.length + roles[at]!;
+    compared.from[rank] = oldTotal(moving, at);
+    compared.to[rank] = newTotal(moving, at);
+    compared.roles[rank] = roles[at]!;
+    compared.groups[rank] = group * ROLES.length + roles[at]!;
+    compared.byHand[rank] = fates[at] === 'byHand' ? 1 : 0;
+    compared.doubtful[rank] = isDoubt(flags[at]!) ? 1 : 0;
   }
-  return { places: places.subarray(0, count), groups, groupCount: groupCount * ROLES.length };
+  return { ...compared, groupCount: groupCount * ROLES.length };
+}
+
+/** What neither was cleared or kept, nor is left over from another term, nor follows another of its item. */
+function comparedPlaces({ fates, flags, follows, days }: Moving): Int32Array {
+  const places = new Int32Array(days.length);
+  let count = 0;
+  for (let at = 0; at < days.length; at++) {
+    const isDated = fates[at] === 'moved' || fates[at] === 'byHand';
+    if (isDated && (flags[at]! & FLAG.otherTerm) === 0 && follows[at] === 0) places[count++] = at;
+  }
+  return places.subarray(0, count);
 }
 
 /** Places in the order of their whole numbers, level ones as they stood: counted instead of compared. */
@@ -76,45 +104,33 @@ function inOrderOf(values: Int32Array, places: Int32Array): Int32Array {
 }
 
 /**
- * Marks what the ones before it have passed.
+ * Flags what the ones before it have passed.
  *
- * @param order      places by old date, forward or backward
- * @param direction  1 forward, -1 backward
+ * @param direction  1 forward through the old dates, -1 backward
  */
-function findPassed(
-  moving: Moving,
-  { groups, groupCount }: Compared,
-  order: Int32Array,
-  direction: 1 | -1,
-  passed: Uint8Array,
-): void {
-  const { roles, fates, flags } = moving;
+function findPassed({ flags }: Moving, compared: Compared, direction: 1 | -1): void {
+  const { places, from, to, roles, groups, groupCount, byHand, doubtful } = compared;
   /** The furthest that a moved one with an earlier (later) old date has come: by group, by group without doubts, by role. */
   const furthest = new Float64Array(groupCount).fill(-Infinity);
   const surest = new Float64Array(groupCount).fill(-Infinity);
   const ofRole = new Float64Array(ROLES.length).fill(-Infinity);
-  for (let from = 0; from < order.length;) {
-    const level = oldTotal(moving, order[from]!);
-    let until = from;
-    for (; until < order.length && oldTotal(moving, order[until]!) === level; until++) {
-      const at = order[until]!;
-      const total = direction * newTotal(moving, at);
+  const end = direction === 1 ? places.length : -1;
+  for (let rank = direction === 1 ? 0 : places.length - 1; rank !== end;) {
+    const first = rank;
+    for (; rank !== end && from[rank] === from[first]; rank += direction) {
+      const group = groups[rank]!;
       const before =
-        fates[at] === 'byHand'
-          ? ofRole[roles[at]!]!
-          : isDoubt(flags[at]!)
-            ? furthest[groups[at]!]!
-            : surest[groups[at]!]!;
-      if (before > total) passed[at] = 1;
+        byHand[rank] === 1 ? ofRole[roles[rank]!]! : doubtful[rank] === 1 ? furthest[group]! : surest[group]!;
+      if (before > direction * to[rank]!) flags[places[rank]!]! |= FLAG.orderChanged;
     }
-    for (; from < until; from++) {
-      const at = order[from]!;
-      if (fates[at] !== 'moved') continue;
-      const total = direction * newTotal(moving, at);
-      const group = groups[at]!;
+    for (let level = first; level !== rank; level += direction) {
+      if (byHand[level] === 1) continue;
+      const total = direction * to[level]!;
+      const group = groups[level]!;
+      const role = roles[level]!;
       if (total > furthest[group]!) furthest[group] = total;
-      if (total > surest[group]! && !isDoubt(flags[at]!)) surest[group] = total;
-      if (total > ofRole[roles[at]!]!) ofRole[roles[at]!] = total;
+      if (doubtful[level] === 0 && total > surest[group]!) surest[group] = total;
+      if (total > ofRole[role]!) ofRole[role] = total;
     }
   }
 }

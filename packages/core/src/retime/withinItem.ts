@@ -109,30 +109,34 @@ function landAgain(terms: Terms, moving: Moving, at: Place): void {
   const { moments, policies, oldDays, days, flags, steps } = moving;
   const named = moments[at]!.series;
   const counting = (named === undefined ? terms.classes.unnamed : terms.classes.named(named)).after;
-  const placed = { day: days[at]!, flags: 0, steps: [] };
-  const landing = landRest(terms, oldDays[at]!, placed.day, policies[at]!.policy.landing, counting);
-  const { day, flags: raised, steps: added } = landed(terms, placed, landing);
-  days[at] = day;
-  flags[at]! |= raised;
-  steps[at] = [...steps[at]!, ...added];
+  const landing = landRest(terms, oldDays[at]!, days[at]!, policies[at]!.policy.landing, counting);
+  if (landing === undefined) return;
+  const placed = landed(terms, { day: days[at]!, flags: flags[at]!, steps: steps[at]! }, landing);
+  days[at] = placed.day;
+  flags[at] = placed.flags;
+  steps[at] = placed.steps;
 }
 
 /** Each `ends` goes with its `starts`: as many days after it as before, and as many minutes later in the day. */
 export function followStarts(moving: Moving, groups: readonly ItemGroup[]): void {
   const { roles, fates } = moving;
+  const longer: LongerChains = new Map();
   for (const group of groups) {
     for (let index = group.from; index < group.until; index++) {
       const at = group.places[index]!;
       if (roles[at] !== ROLE.ends || fates[at] !== 'moved') continue;
       const start = startOf(moving, at, group, true);
-      if (start >= 0) endAfter(moving, at, start);
+      if (start >= 0) endAfter(moving, at, start, longer);
     }
   }
 }
 
 const WITH_START: Step = { step: 'withStart' };
 
-function endAfter(moving: Moving, ends: Place, start: Place): void {
+/** Chains with the link that says so, one for all that had the same chain. */
+type LongerChains = Map<readonly Step[], readonly Step[]>;
+
+function endAfter(moving: Moving, ends: Place, start: Place, longer: LongerChains): void {
   const { oldDays, oldMinutes, days, minutes, steps, fates, flags, follows } = moving;
   const meeting = classOfBoth(moving, ends, start);
   if (meeting !== undefined) {
@@ -145,7 +149,10 @@ function endAfter(moving: Moving, ends: Place, start: Place): void {
   }
   if (fates[start] === 'byHand') flags[ends]! &= ~OWN_FLAGS;
   follows[ends] = 1;
-  steps[ends] = [...steps[ends]!, WITH_START];
+  const chain = steps[ends]!;
+  let withStart = longer.get(chain);
+  if (withStart === undefined) longer.set(chain, (withStart = [...chain, WITH_START]));
+  steps[ends] = withStart;
 }
 
 /** Where both were tied to one meeting and `starts` stands in one that answers: that one. */
