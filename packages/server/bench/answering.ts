@@ -40,6 +40,7 @@ async function measure(name: string, ask: () => ReturnType<Asking>, times = 3): 
 
 console.log(`limit ${LIMIT_MS} ms at a stretch`);
 await measure('an administrator’s Desk', () => tomas('GET', '/desk'));
+await measure('what its plans say', () => tomas('GET', '/desk/sentences'));
 await measure('an instructor’s Desk', () => ines('GET', '/desk'));
 const openPlan = async (ask: Asking, source: string, destination: string): Promise<string> => {
   const { json } = await ask('POST', '/plans', { sources: [source], destination });

@@ -12,7 +12,7 @@ const PAUSE_OF_RUNS_MS = 1000;
 const QUIET_READS = 40;
 const PEOPLE = ['p-marant', 'p-brandt'];
 
-type Kind = 'smallest read' | 'Desk' | 'Desk with the runs' | 'plan' | 'course';
+type Kind = 'smallest read' | 'Desk' | 'Desk with the runs' | 'what its plans say' | 'plan' | 'course';
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 const percentile = (times: readonly number[], share: number): number =>
   times.toSorted((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))] ?? NaN;
@@ -40,6 +40,7 @@ const noTimes = (): Record<Kind, number[]> => ({
   'smallest read': [],
   Desk: [],
   'Desk with the runs': [],
+  'what its plans say': [],
   plan: [],
   course: [],
 });
@@ -54,6 +55,7 @@ const reads: Record<Kind, (ask: Asking) => ReturnType<Asking>> = {
   'smallest read': (ask) => ask('GET', '/terms'),
   Desk: (ask) => ask('GET', '/desk'),
   'Desk with the runs': () => tomas('GET', '/desk'),
+  'what its plans say': () => tomas('GET', '/desk/sentences'),
   plan: () => tomas('GET', `/plans/${plans[0]}`),
   course: (ask) => ask('GET', `/courses/${shells.get(ask)}`),
 };
@@ -110,7 +112,7 @@ for (const kind of KINDS) {
   const [alone, pressed] = [percentile(quiet[kind], 0.95), percentile(times[kind], 0.95)];
   const limit = kind === 'smallest read' ? '; limit 10' : kind.startsWith('Desk') ? '; limit 5' : '';
   console.log(
-    `${kind.padEnd(18)} ${String(times[kind].length).padStart(5)} times; 95 of 100 within ${pressed.toFixed(0)} ms, quiet ${alone.toFixed(0)}: ${(pressed / alone).toFixed(1)} times${limit}`,
+    `${kind.padEnd(18)} ${String(times[kind].length).padStart(5)} times; 95 of 100 within ${pressed.toFixed(0)} ms (half within ${percentile(times[kind], 0.5).toFixed(0)}, quiet ${percentile(quiet[kind], 0.5).toFixed(0)}), quiet ${alone.toFixed(0)}: ${(pressed / alone).toFixed(1)} times${limit}`,
   );
 }
 console.log(`${brought} runs brought and taken back`);

@@ -25,6 +25,7 @@ describe('what is refused', () => {
 
   const EACH_ROUTE: [method: 'get' | 'post' | 'put' | 'patch', path: string][] = [
     ['get', '/api/desk'],
+    ['get', '/api/desk/sentences'],
     ['get', '/api/courses?find=eco'],
     ['get', `/api/courses/${OLD}`],
     ['get', `/api/courses/${OLD}/items/x`],

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { DeskView, PlanView } from '@yarin/core';
+import type { DeskSentencesView, DeskView, PlanView } from '@yarin/core';
 import { momentWords } from '@yarin/core';
 import { runPlan, startServer, type TestServer } from './testServer.js';
 
@@ -24,8 +24,12 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
       'prn110-s27-01 ← prn110-f25-01',
     ]);
   });
-  it('has each plan worked out, and her notes to this term', () => {
-    expect(desk.shells[1]!.sentence).toEqual({ come: 208, of: 236, dates: 134, doubts: 4, leftOver: 4, toWrite: 210 });
+  it('has each plan worked out, and her notes to this term', async () => {
+    const said: DeskSentencesView = (await agent.get('/api/desk/sentences').expect(200)).body;
+    expect(said['eco214-s27-02']).toEqual({
+      sentence: { come: 208, of: 236, dates: 134, doubts: 4, leftOver: 4, toWrite: 210 },
+      why: null,
+    });
     expect(desk.notes.map(({ note }) => note)).toEqual([
       'Split in two; nobody finished.',
       'Ask the harbour for a later tide slot.',
@@ -75,7 +79,8 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
       expect(after.shells[1]!.done).toMatchObject({ by: 'Ines Marant', at: '2026-11-24T09:00', things: 210 });
       expect(after.shells[2]!.candidates[0]!.for).toContain('usedBefore');
       expect(after.lately).toHaveLength(1);
-      expect(after.shells[1]!.sentence).toMatchObject({ toWrite: 0, doubts: 4, leftOver: 4 });
+      const said: DeskSentencesView = (await agent.get('/api/desk/sentences')).body;
+      expect(said['eco214-s27-02']).toMatchObject({ sentence: { toWrite: 0, doubts: 4, leftOver: 4 } });
     });
   });
 });

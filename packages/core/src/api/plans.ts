@@ -25,15 +25,24 @@ export interface PlanSentence {
   readonly toWrite: number;
 }
 
+/** What a Desk says of the plan of a shell. */
+export interface ShellSentence {
+  readonly sentence: PlanSentence | null;
+  /** Why there is none, though there is a predecessor. */
+  readonly why: string | null;
+}
+
+/** Of each shell that has a predecessor, by its id, what was worked out meanwhile. */
+export type DeskSentencesView = Readonly<Record<string, ShellSentence | 'underWay'>>;
+
 export interface DeskShell {
   readonly shell: CourseSummary;
   readonly verdict: Proposal['verdict'];
   readonly candidates: readonly (Omit<Candidate, 'course'> & { readonly course: CourseSummary })[];
   readonly right: Right;
   readonly plan: { readonly id: string; readonly touched: boolean } | null;
-  readonly sentence: PlanSentence | null;
-  /** Why there is none, though there is a predecessor. */
-  readonly why: string | null;
+  /** `underWay` while its plan is being worked out: the Desk does not wait for it, and asks for what it says. */
+  readonly said: ShellSentence | 'underWay';
   readonly done: { readonly runId: string; readonly at: string; readonly by: string; readonly things: number } | null;
 }
 

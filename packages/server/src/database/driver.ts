@@ -8,6 +8,7 @@ import { PeopleAndEditing1764144000000 } from './migrations/1764144000000-People
 import { Recipes1764230400000 } from './migrations/1764230400000-Recipes.js';
 import { Calendars1764403200000 } from './migrations/1764403200000-Calendars.js';
 import { DateStyles1764489600000 } from './migrations/1764489600000-DateStyles.js';
+import { Counting1764576000000 } from './migrations/1764576000000-Counting.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 /** The database within a data folder. */
@@ -28,6 +29,7 @@ function options(dataFolder: string): DataSourceOptions {
       SeveralSources1764316800000,
       Calendars1764403200000,
       DateStyles1764489600000,
+      Counting1764576000000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

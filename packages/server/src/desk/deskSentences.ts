@@ -1,65 +1,81 @@
 import { LRUCache } from 'lru-cache';
-import type { DeskShell, PlanSentence } from '@yarin/core';
+import type { PlanSentence, ShellSentence } from '@yarin/core';
 import type { Logger } from 'pino';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { QueryPool } from '../queries/queryPool.js';
 import type { PendingSentence, Told } from './sentences.js';
 
 const MOST_KEPT = 5000;
-/** Shells that are worked out in one go, and goes of one Desk at once: somebody else's plan does not wait for all its shells. */
-const IN_ONE_GO = 5;
-const AT_ONCE = 2;
 const FAILED = 'its plan can’t be worked out: something in one of the two courses is broken; tell your administrator';
 
-type Said = Pick<DeskShell, 'sentence' | 'why'>;
+type Take = (said: ShellSentence) => void;
 
-/** The sentences of all Desks, kept by the versions of what they are worked out from. */
+/**
+ * The sentences of all Desks, kept by the versions of what they are worked out from. They never take the last querying thread,
+ * which stays for what somebody waits for; Desks take turns, so that one with four hundred shells delays none with four.
+ */
 export class DeskSentences {
   private readonly known = new LRUCache<string, PlanSentence>({ max: MOST_KEPT });
-  /** What is being worked out now; another Desk that needs it waits for the same. */
-  private readonly underWay = new Map<string, Promise<Said>>();
+  /** What is being worked out or waits for it; another Desk that needs it waits for the same. */
+  private readonly underWay = new Map<string, Promise<ShellSentence>>();
+  /** What waits, by the Desk that asked. */
+  private readonly turns: { readonly each: PendingSentence; readonly take: Take }[][] = [];
+  private working = 0;
 
   constructor(
     private readonly queries: QueryPool,
     private readonly log: Logger,
   ) {}
 
-  /** By shell. */
-  async of(pending: readonly PendingSentence[]): Promise<ReadonlyMap<string, Said>> {
-    const waiting = [...pending];
-    const said = new Map<string, Said>();
-    const workOn = async (): Promise<void> => {
-      for (let go = waiting.splice(0, IN_ONE_GO); go.length > 0; go = waiting.splice(0, IN_ONE_GO)) {
-        this.begin(go.filter(({ key }) => !this.known.has(key) && !this.underWay.has(key)));
-        const told = await Promise.all(go.map(({ key }) => this.saidOf(key)));
-        for (const [at, { shellId }] of go.entries()) said.set(shellId, told[at]!);
+  /** Those of some shells that are known within a time, by shell; the others go on being worked out. */
+  async within(ms: number, pending: readonly PendingSentence[]): Promise<ReadonlyMap<string, ShellSentence>> {
+    const said = new Map<string, ShellSentence>();
+    const all = this.asked(pending).map(async ([shellId, told]) => said.set(shellId, await told));
+    let timer: NodeJS.Timeout | undefined;
+    const late = new Promise((resolve) => (timer = setTimeout(resolve, ms)));
+    await Promise.race([Promise.all(all), late]);
+    clearTimeout(timer);
+    return new Map(said);
+  }
+
+  private asked(pending: readonly PendingSentence[]): [shellId: string, told: Promise<ShellSentence>][] {
+    const turn: (typeof this.turns)[number] = [];
+    const asked = pending.map((each): [string, Promise<ShellSentence>] => {
+      const sentence = this.known.get(each.key);
+      if (sentence !== undefined) return [each.shellId, Promise.resolve({ sentence, why: null })];
+      let told = this.underWay.get(each.key);
+      if (told === undefined) {
+        told = new Promise((take) => turn.push({ each, take }));
+        this.underWay.set(each.key, told);
       }
-    };
-    await Promise.all(Array.from({ length: AT_ONCE }, workOn));
-    return said;
+      return [each.shellId, told];
+    });
+    if (turn.length > 0) this.turns.push(turn);
+    this.goOn();
+    return asked;
   }
 
-  private saidOf(key: string): Promise<Said> {
-    const sentence = this.known.get(key);
-    return sentence === undefined ? this.underWay.get(key)! : Promise.resolve({ sentence, why: null });
-  }
-
-  private begin(go: readonly PendingSentence[]): void {
-    if (go.length === 0) return;
-    const answers = this.queries.value('deskSentences', go);
-    for (const [at, { key, shellId }] of go.entries()) {
-      const said = answers
-        .then((told) => this.take(key, shellId, told[at]!))
-        .catch((error: unknown): Said => {
-          if (error instanceof HttpProblem) return { sentence: null, why: error.message };
-          return this.take(key, shellId, { is: 'failed', error: String(error) });
-        })
-        .finally(() => this.underWay.delete(key));
-      this.underWay.set(key, said);
+  private goOn(): void {
+    while (this.turns.length > 0 && this.working < Math.max(1, this.queries.threads - 1)) {
+      const turn = this.turns.shift()!;
+      const { each, take } = turn.shift()!;
+      if (turn.length > 0) this.turns.push(turn);
+      this.working++;
+      void this.workOut(each).then((said) => {
+        this.underWay.delete(each.key);
+        this.working--;
+        take(said);
+        this.goOn();
+      });
     }
   }
 
-  private take(key: string, shellId: string, told: Told): Said {
+  private async workOut({ key, shellId, input }: PendingSentence): Promise<ShellSentence> {
+    const told = await this.queries
+      .value('deskSentence', input)
+      .catch((error: unknown): Told =>
+        error instanceof HttpProblem ? { is: 'refused', why: error.message } : { is: 'failed', error: String(error) },
+      );
     if (told.is === 'refused') return { sentence: null, why: told.why };
     if (told.is === 'failed') {
       this.log.error({ error: told.error, shell: shellId }, 'a plan could not be worked out');

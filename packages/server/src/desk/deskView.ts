@@ -1,11 +1,19 @@
-import { mayDo, standingsOf, type CourseSummary, type DeskShell, type DeskView, type LatelyRun } from '@yarin/core';
+import {
+  mayDo,
+  standingsOf,
+  type CourseSummary,
+  type DeskShell,
+  type DeskView,
+  type LatelyRun,
+  type ShellSentence,
+} from '@yarin/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow } from '../database/entities/run.js';
 import { TermRow } from '../database/entities/term.js';
 import { nameOf } from '../people/names.js';
-import { predecessorsOf, proposeGround } from '../pairing/pairingService.js';
+import { predecessorFinder, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { termsVersion } from '../calendars/calendarStore.js';
 import { standingName } from '../plans/planGrounds.js';
@@ -25,6 +33,9 @@ async function comingTerm(manager: EntityManager, today: string): Promise<TermRo
 const isAtDesk = (person: Asker, course: CourseSummary): boolean =>
   standingsOf(person, course).some((standing) => standing !== 'anyone' && standing !== 'guest');
 
+/** Of a shell without a predecessor there is no plan to say anything of. */
+const NOTHING_SAID: ShellSentence = { sentence: null, why: null };
+
 /** The Desk without what is worked out for each shell by itself. */
 export interface DeskFrame {
   readonly view: DeskView;
@@ -42,7 +53,7 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
   const sources = courses.filter((course) => mayDo('use', person, course, today).may);
   const runs = await manager.find(RunRow, { order: { number: 'DESC' } });
   const standing = runs.filter(({ undoneAt }) => undoneAt === null);
-  const ground = await proposeGround(manager);
+  const predecessorsOf = predecessorFinder(sources, await proposeGround(manager));
   const plans = await manager.find(PlanRow);
 
   const shells = courses.filter(
@@ -58,7 +69,7 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
   };
   const rows = await Promise.all(
     shells.map(async (shell): Promise<DeskShell> => {
-      const { verdict, candidates } = predecessorsOf(shell, sources, ground);
+      const { verdict, candidates } = predecessorsOf(shell);
       const done = standing.find(({ destinationId }) => destinationId === shell.id);
       const plan = plans.find(
         ({ destinationId, sourceId }) =>
@@ -76,8 +87,7 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
         candidates,
         right: mayDo('run', person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
-        sentence: null,
-        why: null,
+        said: first === undefined ? NOTHING_SAID : 'underWay',
         done:
           done === undefined
             ? null

@@ -1,19 +1,33 @@
-import type { DeskView } from '@yarin/core';
-import { Router } from 'express';
+import type { DeskSentencesView, DeskView } from '@yarin/core';
+import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf } from '../people/asker.js';
 import { DeskSentences } from './deskSentences.js';
+import type { DeskFrame } from './deskView.js';
+
+/** A Desk waits so long for plans that are being worked out, then it is shown without them. */
+const DESK_WAITS_MS = 20;
+/** Whoever asks what they say now waits so long for all of them, then gets what there is. */
+const SENTENCES_WAIT_MS = 10_000;
 
 export function deskRoutes({ queries, clock, log }: Server): Router {
   const router = Router();
   const sentences = new DeskSentences(queries, log);
+  const frameOf = (request: Request): Promise<DeskFrame> =>
+    queries.value('deskView', { person: askerOf(request), now: clock.now(INSTITUTION.timeZone) });
+
   router.get('/desk', async (request, response) => {
-    const asked = { person: askerOf(request), now: clock.now(INSTITUTION.timeZone) };
-    const { view, pending } = await queries.value('deskView', asked);
-    const said = await sentences.of(pending);
-    const shells = view.shells.map((row) => ({ ...row, ...said.get(row.shell.id) }));
+    const { view, pending } = await frameOf(request);
+    const said = await sentences.within(DESK_WAITS_MS, pending);
+    const shells = view.shells.map((row) => ({ ...row, said: said.get(row.shell.id) ?? row.said }));
     response.json({ ...view, shells } satisfies DeskView);
+  });
+  router.get('/desk/sentences', async (request, response) => {
+    const { pending } = await frameOf(request);
+    const said = await sentences.within(SENTENCES_WAIT_MS, pending);
+    const each = pending.map(({ shellId }) => [shellId, said.get(shellId) ?? 'underWay'] as const);
+    response.json(Object.fromEntries(each) satisfies DeskSentencesView);
   });
   return router;
 }

@@ -41,21 +41,17 @@ export type Told =
   | { readonly is: 'refused'; readonly why: string }
   | { readonly is: 'failed'; readonly error: string };
 
-/** The sentences of some shells. One that can't be worked out never takes the others with it. */
-export const deskSentences: Query<readonly PendingSentence[], readonly Told[]> = async (context, pending) => {
-  const told: Told[] = [];
-  for (const { input } of pending) {
-    try {
-      told.push({ is: 'sentence', sentence: await sentenceOf(context, input) });
-    } catch (error) {
-      if (error instanceof HttpProblem) told.push({ is: 'refused', why: error.message });
-      else told.push({ is: 'failed', error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
-    }
+/** The sentence of one shell; that it can't be worked out is an answer too, since a Desk shows its other shells all the same. */
+export const deskSentence: Query<PendingSentence['input'], Told> = async (context, input) => {
+  try {
+    return { is: 'sentence', sentence: await sentenceOf(context, input) };
+  } catch (error) {
+    if (error instanceof HttpProblem) return { is: 'refused', why: error.message };
+    return { is: 'failed', error: error instanceof Error ? (error.stack ?? error.message) : String(error) };
   }
-  return told;
 };
 
-/** The sentence of one shell: its plan worked out, and counted. */
+/** A plan worked out, and counted. */
 async function sentenceOf(
   { manager, grounds }: QueryContext,
   { sources, shell, planId, now }: PendingSentence['input'],

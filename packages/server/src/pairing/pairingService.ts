@@ -54,22 +54,45 @@ export async function proposeGround(manager: EntityManager): Promise<ProposeGrou
   return { runs, formerly };
 }
 
-/** The likely predecessors of a shell, from the courses that the person may use. */
-export function predecessorsOf(
-  shell: CourseSummary,
+/** What could come before a shell, in the order in which it is proposed. */
+export interface Predecessors {
+  readonly verdict: Proposal['verdict'];
+  readonly candidates: Omit<PairCandidate, 'use' | 'usedInto'>[];
+}
+
+const codeOf = ({ code, number }: { readonly code: string; readonly number: string }): string => `${code} ${number}`;
+
+/**
+ * Finds the likely predecessors of shells among the courses that the person may use, which are looked through once: of
+ * a shell only those with its code, or an earlier one, are compared.
+ */
+export function predecessorFinder(
   sources: readonly CourseSummary[],
   { runs, formerly }: ProposeGround,
-): { readonly verdict: Proposal['verdict']; readonly candidates: Omit<PairCandidate, 'use' | 'usedInto'>[] } {
-  const proposal = propose({
-    shell: asCandidate(shell),
-    courses: sources.map(asCandidate),
-    runs: [...runs],
-    formerly: [...formerly],
-  });
-  const byId = new Map(sources.map((course) => [course.id, course]));
-  return {
-    verdict: proposal.verdict,
-    candidates: proposal.candidates.map(({ course, ...reasons }) => ({ ...reasons, course: byId.get(course)! })),
+): (shell: CourseSummary) => Predecessors {
+  const byCode = new Map<string, CourseSummary[]>();
+  for (const source of sources) {
+    const alike = byCode.get(codeOf(source));
+    if (alike === undefined) byCode.set(codeOf(source), [source]);
+    else alike.push(source);
+  }
+  return (shell) => {
+    const codes = [
+      codeOf(shell),
+      ...formerly.filter((each) => codeOf(each) === codeOf(shell)).map(({ was }) => codeOf(was)),
+    ];
+    const alike = [...new Set(codes)].flatMap((code) => byCode.get(code) ?? []);
+    const proposal = propose({
+      shell: asCandidate(shell),
+      courses: alike.map(asCandidate),
+      runs: [...runs],
+      formerly: [...formerly],
+    });
+    const byId = new Map(alike.map((course) => [course.id, course]));
+    return {
+      verdict: proposal.verdict,
+      candidates: proposal.candidates.map(({ course, ...reasons }) => ({ ...reasons, course: byId.get(course)! })),
+    };
   };
 }
 
@@ -129,7 +152,7 @@ async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSum
       ? []
       : [{ course, why: use.why }],
   );
-  const { verdict, candidates } = predecessorsOf(shell, sources, ground);
+  const { verdict, candidates } = predecessorFinder(sources, ground)(shell);
   return {
     verdict,
     candidates: candidates.map((each) => ({

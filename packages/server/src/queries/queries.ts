@@ -3,7 +3,7 @@ import { publicHolidayDays, publicHolidayPlaces } from '../calendars/publicHolid
 import { courseView } from '../courses/courseView.js';
 import { itemView } from '../courses/itemView.js';
 import { deskView } from '../desk/deskView.js';
-import { deskSentences } from '../desk/sentences.js';
+import { deskSentence } from '../desk/sentences.js';
 import { pairView } from '../pairing/pairingService.js';
 import { followingPlans, sectionsView } from '../plans/parallelSections.js';
 import { planCalendarFile, planDates, planDateSheet } from '../plans/planDates.js';
@@ -14,7 +14,7 @@ import type { Query } from './query.js';
 /** Every query by its name. */
 export const QUERIES = {
   deskView,
-  deskSentences,
+  deskSentence,
   planView,
   knownOfPlan,
   sectionsView,

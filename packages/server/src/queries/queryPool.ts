@@ -22,7 +22,11 @@ const TOO_MANY =
 export class QueryPool {
   private readonly pool: ThreadPool;
 
-  constructor(dataFolder: string, threads: number, log: Logger) {
+  constructor(
+    dataFolder: string,
+    readonly threads: number,
+    log: Logger,
+  ) {
     this.pool = new ThreadPool(
       {
         entry: new URL('./queryEntry.mjs', import.meta.url),

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { parseDay, type DeskShell, type DeskView } from '@yarin/core';
+import { parseDay, type DeskShell } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
-import { fetchDesk } from '../shared/api/desk.js';
 import { changedIn } from '../plan/useTakeBack.js';
 import { takeBackRun } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
@@ -12,21 +11,14 @@ import AskLine from '../access/AskLine.vue';
 import DeskShellRow from './DeskShellRow.vue';
 import MakeShell from './MakeShell.vue';
 import { deskLine } from './deskWords.js';
+import { useDesk } from './useDesk.js';
 import { asRead, momentWords } from '../shared/dates/readersDates.js';
 
-const desk = ref<DeskView>();
-const failure = ref('');
+const { desk, failure, load } = useDesk();
 const trouble = ref('');
 const isMaking = ref(false);
 const { announce } = useAnnouncer();
 
-function load(): void {
-  failure.value = '';
-  fetchDesk().then(
-    (view) => void (desk.value = view),
-    (error: unknown) => void (failure.value = sentenceOf(error)),
-  );
-}
 onMounted(load);
 
 const startsIn = computed(() => {
@@ -55,7 +47,7 @@ async function takeBack(runId: string): Promise<void> {
   try {
     const { things } = await takeBackRun(runId);
     announce(`${things} things taken back.`);
-    load();
+    await load();
   } catch (error) {
     const asks = changedIn(error).length === 0 ? '' : ' Its record asks what becomes of them.';
     trouble.value = `${sentenceOf(error)}${asks}`;

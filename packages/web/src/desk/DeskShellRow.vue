@@ -16,6 +16,12 @@ const router = useRouter();
 const failure = ref('');
 const isChoosing = ref(false);
 const first = computed(() => entry.candidates[0]);
+/** What is known of its plan; nothing yet while it is being worked out. */
+const sentence = computed(() => (entry.said === 'underWay' ? null : entry.said.sentence));
+const planLine = computed(() => {
+  if (entry.said === 'underWay') return 'its plan is being worked out';
+  return entry.said.sentence === null ? asRead(entry.said.why ?? '') : sentenceWords(entry.said.sentence);
+});
 
 async function open(source: string): Promise<void> {
   failure.value = '';
@@ -49,7 +55,7 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
       <p>
         {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ timeWords(entry.done.at) }}
       </p>
-      <small>by {{ entry.done.by }}{{ entry.sentence ? `; ${leftWords(entry.sentence)} left` : '' }}</small>
+      <small>by {{ entry.done.by }}{{ sentence ? `; ${leftWords(sentence)} left` : '' }}</small>
     </div>
     <div v-else-if="entry.verdict === 'none'">
       <p>No predecessor with this code</p>
@@ -81,12 +87,12 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
           {{ entry.candidates.length - 1 }} more
         </button>
       </p>
-      <small>{{ entry.sentence ? sentenceWords(entry.sentence) : asRead(entry.why ?? '') }}</small>
+      <small>{{ planLine }}</small>
     </div>
     <KnotStrand
       :what="entry.verdict === 'one'"
-      :when="entry.verdict === 'one' && entry.sentence?.doubts === 0"
-      :left-over="entry.sentence?.leftOver === 0"
+      :when="entry.verdict === 'one' && sentence?.doubts === 0"
+      :left-over="sentence?.leftOver === 0"
       :solid="entry.done !== null"
       :label="entry.done ? 'brought' : 'not brought yet'"
     />

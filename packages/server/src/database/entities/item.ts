@@ -4,6 +4,7 @@ import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 /** A thing in a course. Its key survives copying: the same key stands in every course that it was brought into. */
 @Entity('item')
+@Index('item_edited', ['courseId', 'editedAt'])
 export class ItemRow {
   @PrimaryColumn({ type: 'text', name: 'course_id' })
   courseId!: string;
