@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { DeskSentencesView, DeskView, PlanView } from '@yarin/core';
+import type { DeskView, PlanView } from '@yarin/core';
 import { momentWords } from '@yarin/core';
-import { runPlan, startServer, type TestServer } from './testServer.js';
+import { deskSentencesOf, runPlan, startServer, type TestServer } from './testServer.js';
 
 describe('the Desk of Ines Marant on 24 November 2026', () => {
   let server: TestServer;
@@ -25,7 +25,7 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
     ]);
   });
   it('has each plan worked out, and her notes to this term', async () => {
-    const said: DeskSentencesView = (await agent.get('/api/desk/sentences').expect(200)).body;
+    const said = await deskSentencesOf(agent);
     expect(said['eco214-s27-02']).toEqual({
       sentence: { come: 208, of: 236, dates: 134, doubts: 4, leftOver: 4, toWrite: 210 },
       why: null,
@@ -79,7 +79,7 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
       expect(after.shells[1]!.done).toMatchObject({ by: 'Ines Marant', at: '2026-11-24T09:00', things: 210 });
       expect(after.shells[2]!.candidates[0]!.for).toContain('usedBefore');
       expect(after.lately).toHaveLength(1);
-      const said: DeskSentencesView = (await agent.get('/api/desk/sentences')).body;
+      const said = await deskSentencesOf(agent);
       expect(said['eco214-s27-02']).toMatchObject({ sentence: { toWrite: 0, doubts: 4, leftOver: 4 } });
     });
   });

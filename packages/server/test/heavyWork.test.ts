@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { DeskSentencesView, DeskView } from '@yarin/core';
+import type { DeskView } from '@yarin/core';
 import { unusable } from '../src/http/httpProblem.js';
 import { ThreadPool } from '../src/threads/threadPool.js';
-import { startServer, type TestServer } from './testServer.js';
+import { deskSentencesOf, startServer, type TestServer } from './testServer.js';
 
 describe('what is heavy', () => {
   let server: TestServer;
@@ -14,14 +14,14 @@ describe('what is heavy', () => {
   it('keeps nobody waiting: while an administrator’s Desk is worked out others are answered', async () => {
     const [tomas, ines] = await Promise.all([server.as('p-rhee'), server.as('p-marant')]);
     const ended: string[] = [];
-    const sentences = tomas.get('/api/desk/sentences').then((answer) => (ended.push('all plans'), answer));
+    const sentences = deskSentencesOf(tomas).then((said) => (ended.push('all plans'), said));
     for (let read = 1; read <= 5; read++) {
       await ines.get('/api/terms').expect(200);
       ended.push(`read ${read}`);
     }
-    const { body } = (await sentences) as { body: DeskSentencesView };
+    const said = await sentences;
     expect(ended).toEqual(['read 1', 'read 2', 'read 3', 'read 4', 'read 5', 'all plans']);
-    expect(Object.values(body).filter((said) => said !== 'underWay' && said.sentence !== null).length).toBe(20);
+    expect(Object.values(said).filter(({ sentence }) => sentence !== null).length).toBe(20);
   });
 
   it('keeps no Desk waiting: its rows are there at once, and what their plans say when it is known', async () => {
@@ -32,7 +32,7 @@ describe('what is heavy', () => {
       const first = await rowsOf();
       expect(first.map(({ shell }) => shell.id)).toContain('eco214-s27-02');
       expect(first.filter(({ said }) => said === 'underWay').length).toBeGreaterThan(10);
-      const { body: said } = await tomas.get('/api/desk/sentences').expect(200);
+      const said = await deskSentencesOf(tomas);
       const second = await rowsOf();
       expect(Object.fromEntries(second.map(({ shell, said: what }) => [shell.id, what]))).toEqual(said);
     } finally {
@@ -42,10 +42,7 @@ describe('what is heavy', () => {
 
   it('is kept by versions: the same Desk says the same, and after an edit its row says what is true now', async () => {
     const ines = await server.as('p-marant');
-    const rowOf = async () => {
-      const { body } = await ines.get('/api/desk/sentences').expect(200);
-      return body['apc120-s27-01'].sentence;
-    };
+    const rowOf = async () => (await deskSentencesOf(ines))['apc120-s27-01']!.sentence!;
     const before = await rowOf();
     expect(await rowOf()).toEqual(before);
     const added = { kind: 'page', title: 'How to light a smoker', parent: null };

@@ -12,6 +12,11 @@ const KILLS = Number(process.env.KILLS ?? 42);
 const AT = '2026-11-24T10:00';
 const DOER = { personId: 'p-rhee', forPersonId: null };
 const PAIR = { sources: ['eco214-s26-01'], destination: 'eco214-s27-02' };
+/** Other shells that are brought at the same time. */
+const OTHERS = [
+  { sources: ['eco214-s26-01'], destination: 'eco214-s27-03' },
+  { sources: ['geo305-f26-01'], destination: 'geo305-s27-01' },
+];
 const PAGE = 'eco214-s27-02.library';
 
 /** The roster of next morning: another name, a section in another room, one that is cancelled. */
@@ -40,6 +45,8 @@ describe('a process that is killed in the middle of', () => {
     const [planned, brought] = [join(folder, 'planned'), join(folder, 'brought')];
     const tomas = await server.as('p-rhee');
     const { body: plan } = await tomas.post('/api/plans').send(PAIR).expect(201);
+    const others: string[] = [];
+    for (const other of OTHERS) others.push((await tomas.post('/api/plans').send(other).expect(201)).body.id as string);
     const { body: page } = (await tomas.get(`/api/courses/eco214-s27-02/items/${PAGE}`).expect(200)) as {
       body: ItemView;
     };
@@ -55,14 +62,10 @@ describe('a process that is killed in the middle of', () => {
     const edit = { courseId: 'eco214-s27-02', doer: DOER, at: AT };
     const moments = course.items.flatMap((item) => item.moments ?? []);
     const moves = Object.fromEntries(moments.map(({ id }) => [id, '2027-03-02T12:00']));
+    const bringing = (planId: string) => ({ runId: `run of ${planId}`, planId, doer: DOER, at: AT, stands: undefined });
     works = [
-      work('a run', planned, 'bring', {
-        runId: 'run-1',
-        planId: plan.id as string,
-        doer: DOER,
-        at: AT,
-        stands: undefined,
-      }),
+      work('a run', planned, 'bring', bringing(plan.id as string)),
+      work('runs at once', planned, 'bring', ...[plan.id as string, ...others].map(bringing)),
       work('a take-back', brought, 'takeBack', { runId, doer: DOER, at: AT, changed: 'ask' }),
       work('an edit', planned, 'editItem', {
         ...edit,
@@ -82,7 +85,7 @@ describe('a process that is killed in the middle of', () => {
   });
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-  it('a run, a take-back, an edit, a move of all dates, a roster or a calendar leaves nothing of it or all of it', async () => {
+  it('a run, several, a take-back, an edit, a move of all dates, a roster or a calendar leaves nothing of it or all of it', async () => {
     const killed: Killed[] = [];
     for (const each of works) killed.push(await killDuring(each, Math.ceil(KILLS / works.length)));
     if (process.env.KILLS !== undefined) process.stderr.write(`${JSON.stringify(killed, null, 1)}\n`);

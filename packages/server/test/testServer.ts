@@ -3,6 +3,7 @@ import { mkdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { DeskSentencesView, ShellSentence } from '@yarin/core';
 import type { Express } from 'express';
 import supertest from 'supertest';
 import type { DataSource } from 'typeorm';
@@ -129,6 +130,15 @@ export async function dumpCourse(reading: DataSource, courseId: string): Promise
     );
   }
   return parts.join('\n');
+}
+
+/** What the plans of a Desk say, as the browser asks for it: until all are worked out. */
+export async function deskSentencesOf(
+  agent: Awaited<ReturnType<TestServer['as']>>,
+): Promise<Readonly<Record<string, ShellSentence>>> {
+  const { body } = (await agent.get('/api/desk/sentences').expect(200)) as { body: DeskSentencesView };
+  if (Object.values(body).includes('underWay')) return deskSentencesOf(agent);
+  return body as Readonly<Record<string, ShellSentence>>;
 }
 
 /** Waits for a run to end, as the browser does, by listening to its events. */

@@ -8,8 +8,8 @@ import type { DeskFrame } from './deskView.js';
 
 /** A Desk waits so long for plans that are being worked out, then it is shown without them. */
 const DESK_WAITS_MS = 20;
-/** Whoever asks what they say now waits so long for all of them, then gets what there is. */
-const SENTENCES_WAIT_MS = 10_000;
+/** Whoever asks what they say waits so long for all of them, then gets what there is, so that a long Desk fills by and by. */
+const SENTENCES_WAIT_MS = 2000;
 
 export function deskRoutes({ queries, clock, log }: Server): Router {
   const router = Router();

@@ -7,26 +7,25 @@ import { fileURLToPath } from 'node:url';
 import { openForReading } from '../../src/database/driver.js';
 import type { CommandInput, CommandName } from '../../src/writer/commands.js';
 
-/** A command on a state of the data, by the name of what a person does. */
+interface Command {
+  readonly name: CommandName;
+  readonly input: unknown;
+}
+
+/** Commands on a state of the data, by the name of what people do; sent at once, they are done one after the other. */
 export interface Work {
   readonly what: string;
   /** The data folder that it begins on; it is copied. */
   readonly on: string;
-  readonly name: CommandName;
-  readonly input: unknown;
+  readonly commands: readonly Command[];
 }
 
 export const work = <Name extends CommandName>(
   what: string,
   on: string,
   name: Name,
-  input: CommandInput<Name>,
-): Work => ({
-  what,
-  on,
-  name,
-  input,
-});
+  ...inputs: readonly CommandInput<Name>[]
+): Work => ({ what, on, commands: inputs.map((input) => ({ name, input })) });
 
 /** Everything that a data folder's tables hold, as one hash; `damaged` when the database is not sound. */
 async function stateOf(dataFolder: string): Promise<string> {
@@ -59,7 +58,7 @@ interface Ended {
 }
 
 /** @param afterMs  how long after the command began the process is killed; never when it is infinite */
-function runAndKill(dataFolder: string, { name, input }: Work, afterMs: number): Promise<Ended> {
+function runAndKill(dataFolder: string, commands: readonly Command[], afterMs: number): Promise<Ended> {
   const child = fork(fileURLToPath(new URL('./writerToKill.mjs', import.meta.url)), [dataFolder], {
     serialization: 'advanced',
     execArgv: [],
@@ -70,7 +69,7 @@ function runAndKill(dataFolder: string, { name, input }: Work, afterMs: number):
   let isDone = false;
   let timer: NodeJS.Timeout | undefined;
   child.on('message', (told) => {
-    if (told === 'ready') child.send({ name, input } as object);
+    if (told === 'ready') child.send([...commands]);
     if (told === 'begun') {
       begun = performance.now();
       if (Number.isFinite(afterMs)) timer = setTimeout(() => child.kill('SIGKILL'), afterMs);
@@ -103,28 +102,37 @@ async function onCopy<Output>({ on }: Work, act: (dataFolder: string) => Promise
 
 export interface Killed {
   readonly what: string;
-  /** Kills after which nothing of it stood, all of it, or something between. */
+  /** Kills after which nothing of it stood, all of it, the first of its commands whole, or something between. */
   readonly nothing: number;
   readonly whole: number;
+  readonly firstOnly: number;
   readonly halfDone: number;
 }
 
 /** Does a piece of work once in peace, then kills it at so many moments, evenly over the time that it takes. */
 export async function killDuring(work: Work, kills: number): Promise<Killed> {
   const before = await onCopy(work, stateOf);
-  const peace = await onCopy(work, async (folder) => {
-    const { tookMs } = await runAndKill(folder, work, Infinity);
-    return { tookMs, after: await stateOf(folder) };
-  });
-  if (peace.after === before) throw new Error(`“${work.what}” changes nothing, so it can’t be half done.`);
-  const counts = { nothing: 0, whole: 0, halfDone: 0 };
+  /** How everything stands when the first of its commands are done, and no other has begun. */
+  const inTurn: string[] = [];
+  let tookMs = 0;
+  for (let done = 1; done <= work.commands.length; done++)
+    await onCopy(work, async (folder) => {
+      ({ tookMs } = await runAndKill(folder, work.commands.slice(0, done), Infinity));
+      inTurn.push(await stateOf(folder));
+    });
+  const last = inTurn.pop()!;
+  if (new Set([before, ...inTurn, last]).size !== work.commands.length + 1)
+    throw new Error(`A part of “${work.what}” changes nothing, so it can’t be half done.`);
+  const counts = { nothing: 0, whole: 0, firstOnly: 0, halfDone: 0 };
   for (let kill = 0; kill < kills; kill++) {
-    const after = ((kill + Math.random()) / kills) * peace.tookMs * 1.05;
+    const after = ((kill + Math.random()) / kills) * tookMs * 1.05;
     const state = await onCopy(work, async (folder) => {
-      await runAndKill(folder, work, after);
+      await runAndKill(folder, work.commands, after);
       return stateOf(folder);
     });
-    counts[state === before ? 'nothing' : state === peace.after ? 'whole' : 'halfDone']++;
+    if (state === before) counts.nothing++;
+    else if (state === last) counts.whole++;
+    else counts[inTurn.includes(state) ? 'firstOnly' : 'halfDone']++;
   }
   return { what: work.what, ...counts };
 }
