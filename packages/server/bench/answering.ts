@@ -1,5 +1,6 @@
 // How long the thread that answers works at a stretch, request by request: the first of its kind, then again.
-import type { CalendarsView, PlanView } from '@yarin/core';
+import type { CalendarsView, CourseView, PlanView } from '@yarin/core';
+import { measureLightRoutes } from './lightRoutes.js';
 import { runServer, type Asking } from './runningServer.js';
 
 const LIMIT_MS = 50;
@@ -43,8 +44,12 @@ await measure('an administrator’s Desk', () => tomas('GET', '/desk'));
 await measure('what its plans say', () => tomas('GET', '/desk/sentences'));
 await measure('an instructor’s Desk', () => ines('GET', '/desk'));
 const openPlan = async (ask: Asking, source: string, destination: string): Promise<string> => {
-  const { json } = await ask('POST', '/plans', { sources: [source], destination });
-  return (json as { id: string }).id;
+  const opened = await measure(
+    `a plan of ${source}: opened`,
+    () => ask('POST', '/plans', { sources: [source], destination }),
+    1,
+  );
+  return (opened as { id: string }).id;
 };
 const eco = await openPlan(ines, 'eco214-s26-01', 'eco214-s27-02');
 const large = await openPlan(tomas, 'bot220-s26-01', process.env.LARGE ?? 'bot220-s27-01');
@@ -128,6 +133,16 @@ for (const [name, id, ask] of [
   await measure(`${name}: its plan`, () => ask('GET', `/plans/${id}`));
   await measure(`${name}: dated anew`, () => ask('GET', `/courses/${shell.course.id}/moments/redated`));
   await measure(`${name}: its sections`, () => ask('GET', `/plans/${id}/sections`));
-  await measure(`${name}: taken back`, () => ask('POST', `/runs/${taken}/takeBack`, {}), 1);
+  const course = (await ask('GET', `/courses/${shell.course.id}`)).json as CourseView;
+  const moves = Object.fromEntries(
+    course.items.flatMap((item) => item.moments ?? []).map(({ id: moment }) => [moment, '2027-03-02T12:00']),
+  );
+  await measure(
+    `${name}: all its dates moved`,
+    () => ask('PUT', `/courses/${shell.course.id}/moments`, { version: course.summary.version, moves }),
+    1,
+  );
+  await measure(`${name}: taken back`, () => ask('POST', `/runs/${taken}/takeBack`, { changed: 'go' }), 1);
 }
+await measureLightRoutes({ ines, tomas, measure, planId: eco });
 await server.stop();

@@ -12,7 +12,7 @@ export interface Stretch {
   readonly rssMb: number;
 }
 
-/** A person's requests, with their session. */
+/** A person's requests, with their session; a form goes as it is, anything else as JSON. */
 export type Asking = (method: string, path: string, body?: unknown) => Promise<{ status: number; json: unknown }>;
 
 export interface RunningServer {
@@ -21,6 +21,8 @@ export interface RunningServer {
   stretch(): Promise<Stretch>;
   stop(): Promise<void>;
 }
+
+const isForm = (body: unknown): body is FormData => body instanceof FormData;
 
 /** The built application in a process of its own, on Marrowbrook College loaded anew. */
 export async function runServer(env: NodeJS.ProcessEnv = {}): Promise<RunningServer> {
@@ -51,8 +53,8 @@ export async function runServer(env: NodeJS.ProcessEnv = {}): Promise<RunningSer
       return async (method, path, body) => {
         const answer = await fetch(`${address}/api${path}`, {
           method,
-          headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-          ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+          headers: { cookie, ...(body === undefined || isForm(body) ? {} : { 'content-type': 'application/json' }) },
+          ...(body === undefined ? {} : { body: isForm(body) ? body : JSON.stringify(body) }),
         });
         const text = await answer.text();
         const isJson = answer.headers.get('content-type')?.includes('json') === true;

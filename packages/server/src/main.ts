@@ -9,6 +9,7 @@ import { makeClock } from './clock.js';
 import { CannotStart, readConfig } from './config.js';
 import { openForReading } from './database/driver.js';
 import { loadDemo } from './demo/loadDemo.js';
+import { prepareChecks } from './http/checked.js';
 import { makeLog } from './http/log.js';
 import { INSTITUTION } from './institution.js';
 import { QueryPool } from './queries/queryPool.js';
@@ -64,6 +65,7 @@ async function start(): Promise<void> {
     { reading, writer, readers, queries, clock, log, dataFolder: config.dataFolder },
     { ...config, sessionSecret: secret },
   );
+  prepareChecks();
   const listening = app.listen(config.port, config.host, (error) => {
     if (error !== undefined) {
       process.stderr.write(`Yarin can’t listen at ${config.host}:${config.port} (${error.message}).\n`);

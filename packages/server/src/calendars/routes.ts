@@ -37,9 +37,9 @@ import { calendarOfCourse, readTerms } from './calendarStore.js';
 
 const checkNew = checked(newTermSchema);
 const checkTerm = checked(termEditSchema);
-const checkDraft = checked(termDraftSchema, 'early');
+const checkDraft = checked(termDraftSchema);
 const checkTime = checked(courseTimeEditSchema);
-const checkTimeDraft = checked(courseTimeSchema, 'early');
+const checkTimeDraft = checked(courseTimeSchema);
 const checkClosures = checked(readClosuresSchema);
 const checkTimetable = checked(readTimetableSchema);
 

@@ -2,23 +2,20 @@ import type { TSchema, Static } from '@sinclair/typebox';
 import { validator } from '@yarin/formats';
 import { unusable } from './httpProblem.js';
 
-const schemas = new Set<TSchema>();
+const prepares = new Map<TSchema, () => void>();
 
 /** Every schema that something in a request is checked against. */
-export const checkedSchemas = (): ReadonlySet<TSchema> => schemas;
+export const checkedSchemas = (): ReadonlySet<TSchema> => new Set(prepares.keys());
 
-/**
- * Checks a request body against its schema, or refuses it with the place of each problem.
- *
- * @param when  `early`: prepared while the server starts, for a schema whose preparing would hold up everybody's answers
- */
-export function checked<Schema extends TSchema>(
-  schema: Schema,
-  when: 'early' | 'whenNeeded' = 'whenNeeded',
-): (body: unknown) => Static<Schema> {
-  schemas.add(schema);
+/** Prepares all checks before anybody asks: the first request with a large schema would hold up everybody's answers. */
+export function prepareChecks(): void {
+  for (const prepare of prepares.values()) prepare();
+}
+
+/** Checks a request body against its schema, or refuses it with the place of each problem. */
+export function checked<Schema extends TSchema>(schema: Schema): (body: unknown) => Static<Schema> {
   const validate = validator(schema);
-  if (when === 'early') setImmediate(validate.prepare).unref();
+  prepares.set(schema, validate.prepare);
   return (body) => {
     const result = validate(body);
     if (result.ok) return result.value;

@@ -29,7 +29,6 @@ const checkSources = checked(
 );
 const checkDecisions = checked(
   Type.Object({ version: Type.Integer(), decisions: decisionsSchema }, { additionalProperties: false }),
-  'early',
 );
 
 /** A date set by hand has to be on the calendar; the schema can only see its form. */

@@ -20,7 +20,7 @@ import { askerOf, doerOf, type Asker } from '../../people/asker.js';
 import { courseFor, demand } from '../../people/rights.js';
 import type { EditOf } from './editing.js';
 
-const checkEdit = checked(itemEditSchema, 'early');
+const checkEdit = checked(itemEditSchema);
 const checkMoves = checked(momentMovesSchema);
 const checkNew = checked(newItemSchema);
 const checkPlace = checked(placeSchema);
