@@ -7,6 +7,7 @@ import {
   fieldFormats,
   momentWords,
   patternWords,
+  problemWords,
   setDateStyle,
   timeWords,
 } from '../src/shared/dates/readersDates.js';
@@ -22,6 +23,13 @@ describe('dates as they are read here', () => {
       moment: 'D MMM YYYY HH:mm',
       typed: 'YYYY-MM-DD HH:mm',
     });
+  });
+  it('name the days of a calendar that a sentence has as files write them; what is on no calendar stays', () => {
+    const sentence = '“Exams” (2027-05-03 to 2027-05-07) reaches outside the term; let the term end on 2027-05-07.';
+    expect(problemWords(sentence)).toBe(
+      '“Exams” (Mon 3 May 2027 to Fri 7 May 2027) reaches outside the term; let the term end on Fri 7 May 2027.',
+    );
+    expect(problemWords('2027-02-30 is not on any calendar.')).toBe('2027-02-30 is not on any calendar.');
   });
   it('put the month first, on a clock of twelve hours, wherever they stand', () => {
     setDateStyle({ order: 'monthFirst', clock: 12 });

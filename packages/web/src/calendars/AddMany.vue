@@ -12,7 +12,7 @@ import FileField from '../shared/FileField.vue';
 import FoundToTake from '../shared/FoundToTake.vue';
 import { fetchCountries, fetchHolidays, readClosureFile, type Region } from '../shared/api/calendars.js';
 import { sentenceOf } from '../shared/api/client.js';
-import { dateStyle } from '../shared/dates/readersDates.js';
+import { dateStyle, problemWords } from '../shared/dates/readersDates.js';
 import { count } from '../shared/words.js';
 import { addClosures, closuresFrom, closureWords, notThereYet } from './draft.js';
 
@@ -89,7 +89,7 @@ function readList(): void {
   const { firstDay, lastDay, timeZone } = holding;
   const [problem] = checkCalendar({ firstDay, lastDay, timeZone }, '', 1);
   read.value = problem === undefined ? readClosureList(pasted.value, holding, dateStyle.value.order) : null;
-  trouble.value = problem?.message ?? '';
+  trouble.value = problemWords(problem?.message ?? '');
   looks.value++;
 }
 function take(closures: readonly Closure[]): void {

@@ -9,6 +9,9 @@ import NewTerm from './NewTerm.vue';
 import { yearStrips } from './yearStrips.js';
 import { dayWords } from '../shared/dates/readersDates.js';
 
+/** On a narrow screen only every fifth week has its number. */
+const NUMBERS_APART = 5;
+
 const view = shallowRef<CalendarsView | null>(null);
 const failure = ref('');
 const isMaking = ref(false);
@@ -66,7 +69,7 @@ look();
             v-for="week in strip.weeks"
             :key="week.at"
             class="week"
-            :class="week.is"
+            :class="[week.is, { numbered: week.label !== '' && Number(week.label) % NUMBERS_APART === 0 }]"
             :style="{ left: `${(week.at / year.days) * 100}%`, width: `${(week.width / year.days) * 100}%` }"
             >{{ week.label }}</span
           >
@@ -196,6 +199,17 @@ b {
   .row {
     grid-template-columns: 1fr;
     padding-bottom: 6px;
+  }
+
+  .week:not(.numbered) {
+    font-size: 0;
+  }
+
+  /* A number is wider than its week here, and lies over the next one. */
+  .numbered {
+    z-index: 1;
+    overflow: visible;
+    white-space: nowrap;
   }
 }
 </style>

@@ -13,7 +13,7 @@ import MarkingPeriods from './MarkingPeriods.vue';
 import TermDays from './TermDays.vue';
 import { useCalendarEffect } from './useCalendarEffect.js';
 import { useSoundCalendar } from './useSoundCalendar.js';
-import { asRead } from '../shared/dates/readersDates.js';
+import { problemWords } from '../shared/dates/readersDates.js';
 
 /** The calendar of one term or part: the strip to draw on, everything on it as a list, and what a change does. */
 const { term, parent, terms, right, holding, beyond, trouble, askEffect, save } = defineProps<{
@@ -39,7 +39,7 @@ const { problems, shown } = useSoundCalendar(() => effective.value);
 const isSaving = ref(false);
 const parts = computed(() => terms.filter(({ parentId }) => parentId === term.id));
 const others = computed(() => terms.filter(({ id }) => id !== term.id));
-const sentence = computed(() => asRead(beyond(draft.value) || (problems.value[0]?.message ?? '')));
+const sentence = computed(() => problemWords(beyond(draft.value) || (problems.value[0]?.message ?? '')));
 const movable = computed(() => right.may);
 
 const effect = useCalendarEffect(() => {

@@ -10,7 +10,7 @@ import { useSoundCalendar } from '../../calendars/useSoundCalendar.js';
 import { useDraft } from '../../shared/useDraft.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import ClassMeetings from './ClassMeetings.vue';
-import { asRead } from '../../shared/dates/readersDates.js';
+import { problemWords } from '../../shared/dates/readersDates.js';
 
 const { view, movable, holdingOf, teachingWeeksOf, classDaysOn, placesOf, askEffect, readTimetable } = defineProps<{
   view: CourseCalendarView;
@@ -54,7 +54,7 @@ const classDays = computed(() =>
 );
 const teachingWeeks = computed(() => teachingWeeksOf(shown.value));
 const places = computed(() => placesOf(meetings.value));
-const sentence = computed(() => asRead(problems.value[0]?.message ?? [...places.value.values()][0] ?? ''));
+const sentence = computed(() => problemWords(problems.value[0]?.message ?? [...places.value.values()][0] ?? ''));
 const time = computed((): CourseTimeEdit => {
   const { closures = [], swaps = [] } = calendar.value;
   return {

@@ -13,6 +13,15 @@ export const setDateStyle = (next: DateStyle): void => void (style.value = next)
 /** A sentence of the core or the server, with its dates as they are read here. */
 export const asRead = (sentence: string): string => inStyle(sentence, style.value);
 
+/** A sentence of the core about a calendar, which names days as they stand in files, with them as they are read here. */
+export const problemWords = (sentence: string): string =>
+  asRead(
+    sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) => {
+      const day = written.parseDay(date);
+      return Number.isNaN(day) ? date : written.dayWordsWithYear(day);
+    }),
+  );
+
 type Words<Of extends unknown[]> = (...of: Of) => string;
 const read =
   <Of extends unknown[]>(words: Words<Of>): Words<Of> =>
