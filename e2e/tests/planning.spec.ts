@@ -73,3 +73,40 @@ test('a run that fails says so, and the shell is as it was', async ({ page, app 
   await page.getByRole('button', { name: 'Bring 210 things' }).click();
   await expect(page.getByRole('region', { name: 'What was done' })).toBeVisible();
 });
+
+test('what two people decide in one plan at the same time holds side by side, and is not brought unseen', async ({
+  page,
+  app,
+  browser,
+}) => {
+  await signIn(page, app);
+  await openPlan(page);
+  const needs = page.getByRole('region', { name: 'What needs you' });
+  const office = await (await browser.newContext()).newPage();
+  await signIn(office, app, 'Tomas Rhee');
+  await office.goto(page.url());
+  const officeNeeds = office.getByRole('region', { name: 'What needs you' });
+  await office.getByRole('button', { name: /Fine as it is: Thu 18 Feb is Charter Day now/ }).click();
+  await expect(officeNeeds).not.toContainText('Charter Day');
+  await expect(office.getByText(/· saved$/)).toBeVisible();
+
+  await page.getByRole('button', { name: /Fine as it is: Quiz 4, answers/ }).click();
+  await expect(page.getByRole('alert')).toHaveText(
+    'Somebody else decided in this plan meanwhile; what you decided holds beside it.',
+  );
+  await expect(needs).not.toContainText('Charter Day');
+  await expect(needs).not.toContainText('Quiz 4, answers');
+  await office.reload();
+  await expect(officeNeeds).not.toContainText('Quiz 4, answers');
+
+  // Whoever presses before the other one's decision is shown brings nothing.
+  await office.getByRole('button', { name: /Fine as it is: Field journal, first part/ }).click();
+  await expect(officeNeeds).not.toContainText('Field journal, first part');
+  await expect(office.getByText(/· saved$/)).toBeVisible();
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await expect(page.getByRole('alert')).toContainText('Nothing was brought');
+  await expect(needs).not.toContainText('Field journal, first part');
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await expect(page.getByRole('region', { name: 'What was done' })).toContainText('by Ines Marant');
+  await office.close();
+});

@@ -106,6 +106,7 @@ export {
   type NewTermEdit,
 } from './schemas/edits.js';
 export type { WorkSet, WorkSets } from './schemas/choices.js';
+export { applyDecisionChanges, decidedBeside, decisionChanges, type DecisionChange } from './plan/decisionChanges.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';
 export type { PlanPolicy } from './schemas/planPolicy.js';

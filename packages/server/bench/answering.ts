@@ -68,16 +68,16 @@ for (const [name, id, ask] of [
   const moments = view.sources.flatMap(({ source }) => source.items.flatMap((item) => item.moments ?? []));
   const byHand = Object.fromEntries(moments.map((moment) => [moment.id, '2027-03-02T23:59']));
   await measure(`${name}: saved`, async () => {
-    const answer = await ask('PUT', `/plans/${id}/decisions`, { version, decisions: view.decisions });
+    const answer = await ask('PATCH', `/plans/${id}/decisions`, { version, changes: [{ at: ['byHand'], to: {} }] });
     version = (answer.json as { version: number }).version;
     return answer;
   });
   await measure(`${name}: saved with every date by hand`, async () => {
-    const answer = await ask('PUT', `/plans/${id}/decisions`, { version, decisions: { ...view.decisions, byHand } });
+    const answer = await ask('PATCH', `/plans/${id}/decisions`, { version, changes: [{ at: ['byHand'], to: byHand }] });
     version = (answer.json as { version: number }).version;
     return answer;
   });
-  await ask('PUT', `/plans/${id}/decisions`, { version, decisions: view.decisions });
+  await ask('PATCH', `/plans/${id}/decisions`, { version, changes: [{ at: ['byHand'], to: {} }] });
   await measure(`${name}: other class days`, () =>
     ask('POST', `/courses/${view.shell.course.id}/calendar/effect`, {
       partId: null,

@@ -104,7 +104,7 @@ export function makeApp(
     }),
   );
   api.use(requestLimit(requestsAMinute));
-  api.use(express.json({ limit: '1mb' }));
+  api.use(express.json({ limit: '2mb' }));
   api.use(signOnRoutes(server));
   api.use(signedIn(server));
   api.use(deskRoutes(server));

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { AccessView, CourseView, DeskView, FoundView, PlanView } from '@yarin/core';
 import type supertest from 'supertest';
-import { startServer, type TestServer } from './testServer.js';
+import { deciding, startServer, type TestServer } from './testServer.js';
 
 type Agent = ReturnType<typeof supertest.agent>;
 
@@ -80,7 +80,10 @@ describe('an administrator of one department who acts for somebody', () => {
     let { version } = plan;
     for (const landing of ['draft', 'hidden'] as const) {
       const decisions = { ...plan.decisions, choices: { landing } };
-      const saved = await oda.put(`/api/plans/${id}/decisions`).send({ version, decisions }).expect(200);
+      const saved = await oda
+        .patch(`/api/plans/${id}/decisions`)
+        .send({ version, changes: deciding(decisions) })
+        .expect(200);
       version = (saved.body as { version: number }).version;
     }
     const { deeds } = (await ines.get('/api/courses/eco214-s27-02').expect(200)).body as CourseView;

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { PlanView } from '@yarin/core';
-import { dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const DEV = 'apc120-dev';
@@ -117,7 +117,10 @@ describe('bringing again after both sides were edited', () => {
     const before = await dumpCourse(server.reading, SHELL);
     const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
     const decisions = { ...view.decisions, choices: { takeOut: { [key]: true } } };
-    await ines.put(`/api/plans/${planId}/decisions`).send({ version: view.version, decisions }).expect(200);
+    await ines
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: view.version, changes: deciding(decisions) })
+      .expect(200);
     const { last } = await runPlan(ines, planId);
     expect(last.outcome).toMatchObject({ outcome: 'brought' });
     await ines.get(`/api/courses/${SHELL}/items/${encodeURIComponent(key)}`).expect(404);

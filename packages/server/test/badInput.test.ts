@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { dumpCourse, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, startServer, type TestServer } from './testServer.js';
 
 const OLD = 'eco214-s26-01';
 const SHELL = 'eco214-s27-02';
@@ -33,7 +33,7 @@ describe('what is refused', () => {
     ['patch', '/api/session/dates'],
     ['post', '/api/plans'],
     ['get', '/api/plans/x'],
-    ['put', '/api/plans/x/decisions'],
+    ['patch', '/api/plans/x/decisions'],
     ['post', '/api/plans/x/runs'],
     ['get', '/api/plans/x/runs/y/events'],
     ['post', '/api/runs/x/takeBack'],
@@ -73,7 +73,7 @@ describe('what is refused', () => {
     );
     await ana.get(`/api/plans/${planId}`).expect(403);
     await ana.post(`/api/plans/${planId}/runs`).expect(403);
-    await ana.put(`/api/plans/${planId}/decisions`).send({}).expect(403);
+    await ana.patch(`/api/plans/${planId}/decisions`).send({}).expect(403);
   });
   it('someone else’s course as a source, or to read', async () => {
     const { body } = await ana
@@ -128,10 +128,10 @@ describe('what is refused', () => {
   });
   it('a request of more than a megabyte', async () => {
     const { body } = await ines
-      .put(`/api/plans/${planId}/decisions`)
-      .send({ filler: 'x'.repeat(1_100_000) })
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ filler: 'x'.repeat(2_100_000) })
       .expect(400);
-    expect(body.detail).toBe('That is more than a request may hold (1 MB).');
+    expect(body.detail).toBe('That is more than a request may hold (2 MB).');
   });
   it('an address where nothing is', async () => {
     const { body } = await ines.get('/api/nothing').expect(404);
@@ -145,8 +145,8 @@ describe('what is refused', () => {
   const decisions = { choices: {}, byHand: {}, settled: {} };
   it('decisions that break the schema, each with its place', async () => {
     const { body } = await ines
-      .put(`/api/plans/${planId}/decisions`)
-      .send({ version: 1, decisions: { ...decisions, policy: { rule: 'guess' }, byHand: { a: 'tomorrow' } } })
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: 1, changes: deciding({ ...decisions, policy: { rule: 'guess' }, byHand: { a: 'tomorrow' } }) })
       .expect(422);
     expect(body.problems.map(({ where }: { where: string }) => where).sort()).toEqual([
       '/decisions/byHand/a',
@@ -155,8 +155,8 @@ describe('what is refused', () => {
   });
   it('a date set by hand that is on no calendar', async () => {
     const { body } = await ines
-      .put(`/api/plans/${planId}/decisions`)
-      .send({ version: 1, decisions: { ...decisions, byHand: { m: '2027-02-30T10:00' } } })
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: 1, changes: deciding({ ...decisions, byHand: { m: '2027-02-30T10:00' } }) })
       .expect(422);
     expect(body.problems).toEqual([
       {
@@ -167,8 +167,14 @@ describe('what is refused', () => {
     ]);
   });
   it('decisions that somebody else overtook', async () => {
-    await ines.put(`/api/plans/${planId}/decisions`).send({ version: 1, decisions }).expect(200);
-    const { body } = await ines.put(`/api/plans/${planId}/decisions`).send({ version: 1, decisions }).expect(409);
+    await ines
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: 1, changes: deciding(decisions) })
+      .expect(200);
+    const { body } = await ines
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: 1, changes: deciding(decisions) })
+      .expect(409);
     expect(body.detail).toContain('changed elsewhere meanwhile');
   });
   it('a run that isn’t there', async () => {

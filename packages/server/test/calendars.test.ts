@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Calendar, CalendarEffect, CalendarsView, CourseCalendarView, PlanView, TermCalendar } from '@yarin/core';
-import { dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const PAUSE = { from: '2027-04-01', to: '2027-04-02', label: 'Spring pause', kind: 'holiday' } as const;
@@ -100,8 +100,8 @@ describe('calendars', () => {
     const due = known.find(({ id: key }) => key === moment) ?? known.find(({ role }) => role === 'due')!;
     const byHand = { [due.id]: '2027-04-01T12:00' };
     await marant
-      .put(`/api/plans/${id}/decisions`)
-      .send({ version, decisions: { ...decisions, byHand } })
+      .patch(`/api/plans/${id}/decisions`)
+      .send({ version, changes: deciding({ ...decisions, byHand }) })
       .expect(200);
     const held = await spring();
     await save(rhee, held, { ...held.own, closures: [...held.own.closures!, PAUSE] }).expect(200);

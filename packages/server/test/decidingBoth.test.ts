@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { ItemView, PlanView } from '@yarin/core';
-import { dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const SOURCE = 'geo305-s26-01';
@@ -33,7 +33,10 @@ describe('what both sides have is decided field by field', () => {
     (await admin.get(`/api/courses/${course}/items/${encodeURIComponent(key)}`).expect(200)).body;
   const save = async (answers: object, version: number): Promise<number> => {
     const decisions = { choices: {}, byHand: {}, settled: {}, answers };
-    const { body } = await admin.put(`/api/plans/${plan.id}/decisions`).send({ version, decisions }).expect(200);
+    const { body } = await admin
+      .patch(`/api/plans/${plan.id}/decisions`)
+      .send({ version, changes: deciding(decisions) })
+      .expect(200);
     return body.version;
   };
 
@@ -83,8 +86,8 @@ describe('a heading that came for a child only', () => {
     const decide = async (choices: object, version: number): Promise<number> =>
       (
         await admin
-          .put(`/api/plans/${id}/decisions`)
-          .send({ version, decisions: { choices, byHand: {}, settled: {} } })
+          .patch(`/api/plans/${id}/decisions`)
+          .send({ version, changes: deciding({ choices, byHand: {}, settled: {} }) })
           .expect(200)
       ).body.version;
     const version = await decide({ all: 'leave', items: { [child.id]: 'bring' } }, plan.version);

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { formatDay, parseDay, type CalendarsView, type CourseView, type PlanView, type Redated } from '@yarin/core';
-import { dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const COURSE = 'eco214-s27-02';
@@ -18,8 +18,8 @@ describe('the dates of a course after it was brought', () => {
     const { version, decisions }: PlanView = (await marant.get(`/api/plans/${planId}`).expect(200)).body;
     const byHand = { 'eco214-s26-01.journal-due': '2027-04-01T12:00' };
     await marant
-      .put(`/api/plans/${planId}/decisions`)
-      .send({ version, decisions: { ...decisions, byHand } })
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version, changes: deciding({ ...decisions, byHand }) })
       .expect(200);
     await runPlan(marant, planId);
   });

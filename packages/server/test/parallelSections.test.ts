@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
 import type { PlanView, SectionsView } from '@yarin/core';
-import { runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 let server: TestServer;
@@ -35,7 +35,10 @@ it('parallel sections stand beside each other, each date on its own class days',
 it('a section that follows takes over the choices, and keeps class days and dates of its own', async () => {
   const first = await plan(id);
   const decisions = { ...first.decisions, choices: { ...first.decisions.choices, kinds: { quiz: 'leave' } } };
-  await marant.put(`/api/plans/${id}/decisions`).send({ version: first.version, decisions }).expect(200);
+  await marant
+    .patch(`/api/plans/${id}/decisions`)
+    .send({ version: first.version, changes: deciding(decisions) })
+    .expect(200);
   const { body } = await marant
     .post(`/api/plans/${id}/sections`)
     .send({ destinations: ['eco214-s27-03'] })
@@ -48,8 +51,8 @@ it('a section that follows takes over the choices, and keeps class days and date
 
   const byHand = { [dueOf(body, 'Lab 6: flow and discharge')]: '2027-02-24T23:59' };
   await marant
-    .put(`/api/plans/${made.id}/decisions`)
-    .send({ version: made.version, decisions: { ...made.decisions, byHand } })
+    .patch(`/api/plans/${made.id}/decisions`)
+    .send({ version: made.version, changes: deciding({ ...made.decisions, byHand }) })
     .expect(200);
   await marant
     .post(`/api/plans/${id}/sections`)
@@ -62,8 +65,8 @@ it('a section that chooses otherwise is told', async () => {
   const { planId } = await section('eco214-s27-03');
   const { version, decisions } = await plan(planId!);
   await marant
-    .put(`/api/plans/${planId}/decisions`)
-    .send({ version, decisions: { ...decisions, choices: {} } })
+    .patch(`/api/plans/${planId}/decisions`)
+    .send({ version, changes: deciding({ ...decisions, choices: {} }) })
     .expect(200);
   expect((await section('eco214-s27-03')).follows).toBe(false);
 });

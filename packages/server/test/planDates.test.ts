@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
 import type { PlanView } from '@yarin/core';
-import { startServer, type TestServer } from './testServer.js';
+import { deciding, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 
@@ -43,8 +43,8 @@ it('changed rows come back, bad ones by line; what is taken over stands in the p
 
   const view: PlanView = (await marant.get(`/api/plans/${id}`).expect(200)).body;
   await marant
-    .put(`/api/plans/${id}/decisions`)
-    .send({ version: view.version, decisions: { ...view.decisions, byHand: body.changed } })
+    .patch(`/api/plans/${id}/decisions`)
+    .send({ version: view.version, changes: deciding({ ...view.decisions, byHand: body.changed }) })
     .expect(200);
   expect(await sheet()).toContain('2026-02-18 23:59,2027-02-17 23:00,,set by hand');
 });

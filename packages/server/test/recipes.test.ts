@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { PlanView, RecipesView } from '@yarin/core';
-import { runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const KNOWS = { kinds: ['page', 'survey'], findings: ['meetingLink'] };
@@ -90,7 +90,10 @@ describe('recipes', () => {
     expect(plan.decisions).toMatchObject({ choices, recipe: { id, name: 'College' } });
     expect(plan.standingRecipe).toMatchObject({ id, locks: ['kinds.survey'] });
     const decisions = { ...plan.decisions, choices: { kinds: { survey: 'bring' }, landing: 'as it was' } };
-    await ines!.put(`/api/plans/${plan.id}/decisions`).send({ version: plan.version, decisions }).expect(200);
+    await ines!
+      .patch(`/api/plans/${plan.id}/decisions`)
+      .send({ version: plan.version, changes: deciding(decisions) })
+      .expect(200);
     await runPlan(ines!, plan.id);
     const { items } = (await ines!.get('/api/courses/eco214-s27-02')).body as {
       items: { kind: string; state: string }[];

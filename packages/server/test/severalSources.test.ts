@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { joinSources, policiesInForce, previewPlan, type Choices, type PlanView, type Preview } from '@yarin/core';
-import { dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, runPlan, startServer, type TestServer } from './testServer.js';
 
 type Agent = Awaited<ReturnType<TestServer['as']>>;
 const LAST = 'eco214-s26-01';
@@ -24,8 +24,8 @@ describe('one plan that brings from two courses', () => {
   const choose = async (choices: Choices): Promise<void> => {
     const { version, decisions } = await view();
     await ines
-      .put(`/api/plans/${planId}/decisions`)
-      .send({ version, decisions: { ...decisions, choices } })
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version, changes: deciding({ ...decisions, choices }) })
       .expect(200);
   };
   const changeTo = async (sources: string[], status = 200): Promise<string> => {
@@ -52,7 +52,10 @@ describe('one plan that brings from two courses', () => {
   it('lets another course go before; each keeps the rule of its dates', async () => {
     const { version, decisions } = await view();
     const decided = { ...decisions, policy: { rule: 'offset' }, policies: { [TEMPLATE]: { rule: 'clear' } } };
-    await ines.put(`/api/plans/${planId}/decisions`).send({ version, decisions: decided }).expect(200);
+    await ines
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version, changes: deciding(decided) })
+      .expect(200);
     await changeTo([TEMPLATE, LAST]);
     const turned = await view();
     expect(turned.sources.map(({ source }) => source.course.id)).toEqual([TEMPLATE, LAST]);
@@ -60,8 +63,9 @@ describe('one plan that brings from two courses', () => {
     await changeTo([LAST, TEMPLATE]);
     const { version: now, decisions: kept } = await view();
     expect(kept).toMatchObject({ policy: { rule: 'offset' }, policies: { [TEMPLATE]: { rule: 'clear' } } });
-    const { policy: _, policies: __, ...rest } = kept;
-    await ines.put(`/api/plans/${planId}/decisions`).send({ version: now, decisions: rest }).expect(200);
+    const changes = [{ at: ['policy'] }, { at: ['policies'] }];
+    await ines.patch(`/api/plans/${planId}/decisions`).send({ version: now, changes }).expect(200);
+    expect((await view()).decisions).not.toHaveProperty('policy');
   });
   it.each<[string, string[], number, string]>([
     ['the shell itself', [LAST, SHELL], 409, 'can’t be brought into itself'],

@@ -3,7 +3,7 @@ import { mkdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { DeskSentencesView, ShellSentence } from '@yarin/core';
+import type { DecisionChange, Decisions, DeskSentencesView, ShellSentence } from '@yarin/core';
 import type { Express } from 'express';
 import supertest from 'supertest';
 import type { DataSource } from 'typeorm';
@@ -131,6 +131,10 @@ export async function dumpCourse(reading: DataSource, courseId: string): Promise
   }
   return parts.join('\n');
 }
+
+/** Changes after which a plan decides this, whatever it decided there before. */
+export const deciding = (decisions: Readonly<Partial<Record<keyof Decisions, unknown>>>): DecisionChange[] =>
+  Object.entries(decisions).map(([name, to]) => ({ at: [name], to }));
 
 /** What the plans of a Desk say, as the browser asks for it: until all are worked out. */
 export async function deskSentencesOf(

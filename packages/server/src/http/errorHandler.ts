@@ -37,7 +37,7 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
     error instanceof HttpProblem
       ? error
       : hasStatus(error) && error.status >= 400 && error.status < 500
-        ? malformed(error.type === 'entity.too.large' ? 'That is more than a request may hold (1 MB).' : error.message)
+        ? malformed(error.type === 'entity.too.large' ? 'That is more than a request may hold (2 MB).' : error.message)
         : uploadProblem(error);
   if (known !== undefined) {
     response.status(known.details.status).type('application/problem+json').send(JSON.stringify(known.details));

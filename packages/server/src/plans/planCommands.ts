@@ -67,14 +67,17 @@ export const openPlan: Command<NewPlan, { id: string }> = async (
   return { id };
 };
 
-const CHANGED_ELSEWHERE =
-  'This plan was changed elsewhere meanwhile. It was loaded again; make your last change once more.';
+/** Refuses what was decided on another version of a plan than the one that stands. */
+export function refuseChanged(plan: PlanRow, version: number): void {
+  if (plan.version !== version)
+    throw conflict('This plan was changed elsewhere meanwhile. Nothing was done; load it again.');
+}
 
 /** The plan, when nobody saved it since the version that the asker saw. */
 async function unchangedPlan(manager: EntityManager, planId: string, version: number): Promise<PlanRow> {
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
-  if (plan.version !== version) throw conflict(CHANGED_ELSEWHERE);
+  refuseChanged(plan, version);
   return plan;
 }
 

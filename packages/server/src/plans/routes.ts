@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { decisionsSchema } from '@yarin/core/schemas';
-import { mayDo, parseDay, pointerPart, type Decisions } from '@yarin/core';
+import { applyDecisionChanges, mayDo, parseDay, pointerPart, type Decisions } from '@yarin/core';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { summariseCourse } from '../courses/courseSummaries.js';
@@ -11,6 +11,7 @@ import { conflict, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf, type Asker } from '../people/asker.js';
 import { courseFor, demand } from '../people/rights.js';
+import { refuseChanged } from './planCommands.js';
 import { planFor } from './planView.js';
 
 const MOST_SOURCES = 10;
@@ -27,9 +28,27 @@ const checkDestinations = checked(
 const checkSources = checked(
   Type.Object({ version: Type.Integer(), sources: sourcesSchema }, { additionalProperties: false }),
 );
-const checkDecisions = checked(
-  Type.Object({ version: Type.Integer(), decisions: decisionsSchema }, { additionalProperties: false }),
+const MOST_CHANGES = 50_000;
+const DEEPEST_ENTRY = 8;
+const checkChanges = checked(
+  Type.Object(
+    {
+      version: Type.Integer(),
+      changes: Type.Array(
+        Type.Object(
+          {
+            at: Type.Array(Type.String(), { minItems: 1, maxItems: DEEPEST_ENTRY }),
+            to: Type.Optional(Type.Unknown()),
+          },
+          { additionalProperties: false },
+        ),
+        { maxItems: MOST_CHANGES },
+      ),
+    },
+    { additionalProperties: false },
+  ),
 );
+const checkDecisions = checked(Type.Object({ decisions: decisionsSchema }, { additionalProperties: false }));
 
 /** A date set by hand has to be on the calendar; the schema can only see its form. */
 function refuseImpossibleDates(byHand: Decisions['byHand']): void {
@@ -115,10 +134,13 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
     response.status(204).end();
   });
 
-  router.put('/plans/:id/decisions', async (request, response) => {
+  router.patch('/plans/:id/decisions', async (request, response) => {
     const { plan, right } = await planFor(reading.manager, askerOf(request), request.params.id, now().slice(0, 10));
     demand(right);
-    const { version, decisions } = checkDecisions(request.body);
+    const { version, changes } = checkChanges(request.body);
+    // Of the version that they were made on; the command compares it again.
+    refuseChanged(plan, version);
+    const { decisions } = checkDecisions({ decisions: applyDecisionChanges(plan.decisions, changes) });
     refuseImpossibleDates(decisions.byHand);
     response.json(
       await writer.run('saveDecisions', { planId: plan.id, version, decisions, doer: doerOf(request), at: now() }),

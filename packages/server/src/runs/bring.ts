@@ -32,6 +32,8 @@ export interface BringInput {
   readonly doer: Doer;
   /** Wall-clock moment of the run in the institution's zone. */
   readonly at: string;
+  /** The version of the plan that the person saw; not compared when absent. */
+  readonly version?: number | undefined;
   /** What the plan that the person saw was computed from (`PlanGrounds.standing`); not compared when absent. */
   readonly stands?: string | undefined;
   /** What follows from a source and the shell alone, with the versions of them that it holds for; by the source. */
@@ -50,10 +52,11 @@ export interface KnownOfPair {
  * write makes no run, so a second press does nothing.
  */
 export const bring: Command<BringInput, BringOutcome> = async (context, input) => {
-  const { runId, planId, doer, at, stands, known = {} } = input;
+  const { runId, planId, doer, at, version, stands, known = {} } = input;
   const { manager, progress } = context;
   const plan = await manager.findOneBy(PlanRow, { id: planId });
   if (plan === null) throw notFound('This plan is not there any more.');
+  if (version !== undefined && version !== plan.version) throw decidedElsewhere();
   const { sourceId, furtherSources, destinationId } = plan;
   const grounds: PairGround[] = [];
   const sourceIds = sourcesOf(plan);
@@ -138,6 +141,12 @@ async function refuseMoved(
 export const moved = (): HttpProblem =>
   conflict(
     'A course or its calendar changed since you opened this plan. Nothing was brought; look at what it says now, and press again.',
+  );
+
+/** Nor is anything that somebody else decided unseen. */
+export const decidedElsewhere = (): HttpProblem =>
+  conflict(
+    'Somebody decided something else in this plan since you looked. Nothing was brought; look at what it says now, and press again.',
   );
 
 /** What a plan needs of one source; what is known of it already serves when neither course changed since. */

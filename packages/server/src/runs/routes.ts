@@ -11,12 +11,15 @@ import { demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
 import { standingOf } from '../plans/planGrounds.js';
 import { nameOf } from '../people/names.js';
-import { moved } from './bring.js';
+import { decidedElsewhere, moved } from './bring.js';
 import type { RunJobs } from './runJobs.js';
 
 const checkRun = checked(
   Type.Object(
-    { stands: Type.Optional(Type.String({ maxLength: 200, description: 'What the plan said that the person saw.' })) },
+    {
+      version: Type.Optional(Type.Integer({ description: 'The version of the plan that the person saw.' })),
+      stands: Type.Optional(Type.String({ maxLength: 200, description: 'What the plan said that the person saw.' })),
+    },
     { additionalProperties: false },
   ),
 );
@@ -41,12 +44,13 @@ export function runRoutes({ reading, writer, queries, clock }: Server, jobs: Run
       now().slice(0, 10),
     );
     demand(right);
-    const { stands } = checkRun(request.body ?? {});
+    const { version, stands } = checkRun(request.body ?? {});
     // Told at once; what changes from here on is compared in the run itself.
+    if (version !== undefined && version !== plan.version) throw decidedElsewhere();
     if (stands !== undefined && stands !== (await standingOf(reading.manager, sources, destination))) throw moved();
     const doer = doerOf(request);
     const by = await nameOf(reading.manager, doer);
-    const run = { planId: plan.id, doer, at: now(), stands };
+    const run = { planId: plan.id, doer, at: now(), version, stands };
     const known = () => queries.value('knownOfPlan', { person, planId: plan.id, now: now() });
     response.status(202).json(await jobs.start(run, { destinationId: plan.destinationId, by }, known));
   });

@@ -13,8 +13,8 @@ import {
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { ApiProblem, sentenceOf } from '../shared/api/client.js';
-import { changeSources, fetchPlan, saveDecisions, seePlan } from '../shared/api/plans.js';
+import { sentenceOf } from '../shared/api/client.js';
+import { changeSources, fetchPlan, seePlan } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count } from '../shared/words.js';
 import { useWorkedPlan } from './preview/useWorkedPlan.js';
@@ -22,26 +22,21 @@ import { useRunStore } from './runStore.js';
 import type { OverlapInForce } from './useOverlaps.js';
 import { usePlanDates } from './usePlanDates.js';
 import { usePlanSources } from './usePlanSources.js';
+import { isConflict, NOTHING_DECIDED, useSaving } from './useSaving.js';
 import { useStanding } from './useStanding.js';
 import { useTakeBack } from './useTakeBack.js';
 import { useUndo } from '../shared/useUndo.js';
 
-const CONFLICT = 409;
-const isConflict = (error: unknown): boolean => error instanceof ApiProblem && error.details.status === CONFLICT;
-
 /** One plan: what the server knows of it, what the person decides, and the preview that follows at once. */
 export const usePlanStore = defineStore('plan', () => {
   const view = shallowRef<PlanView | null>(null);
-  const decisions = shallowRef<Decisions>({ choices: {}, byHand: {}, settled: {} });
+  const decisions = shallowRef<Decisions>(NOTHING_DECIDED);
   const failure = ref('');
   const trouble = ref('');
-  const saving = ref<'saved' | 'saving' | 'failed'>('saved');
   const runs = useRunStore();
   const { announce } = useAnnouncer();
-  let version = 0;
-  let isWaiting = false;
-  let saves: Promise<void> = Promise.resolve();
   const undoing = useUndo<Decisions>();
+  const saver = useSaving({ decisions, trouble, show });
   /** Doubts that settling the last ones opened. */
   const opened = shallowRef<readonly string[]>([]);
 
@@ -84,38 +79,18 @@ export const usePlanStore = defineStore('plan', () => {
     }
     try {
       const loaded = await fetchPlan(id);
-      version = loaded.version;
-      if (JSON.stringify(loaded.decisions) !== JSON.stringify(decisions.value)) undoing.forget();
-      decisions.value = loaded.decisions;
-      view.value = loaded;
-      saving.value = 'saved';
+      show(loaded);
+      saver.begin(loaded);
     } catch (error) {
       failure.value = sentenceOf(error);
     }
   }
 
-  async function save(id: string): Promise<void> {
-    try {
-      version = (await saveDecisions(id, version, decisions.value)).version;
-    } catch (error) {
-      saving.value = 'failed';
-      trouble.value = sentenceOf(error);
-      if (isConflict(error)) await load(id);
-    }
+  /** Steps that lead to states without what somebody else decided are no way back. */
+  function show(loaded: PlanView): void {
+    if (JSON.stringify(loaded.decisions) !== JSON.stringify(decisions.value)) undoing.forget();
+    view.value = loaded;
   }
-
-  /** Saves as long as something waits to be saved, once the change is shown; what came meanwhile together. */
-  async function saveWaiting(id: string): Promise<void> {
-    while (isWaiting) {
-      await new Promise((shown) => setTimeout(shown));
-      isWaiting = false;
-      await save(id);
-    }
-    if (saving.value === 'saving') saving.value = 'saved';
-  }
-
-  /** Resolves when everything decided so far is saved, or could not be. */
-  const flush = (): Promise<void> => saves;
 
   /** @param what  what was done, as it is said where it can be undone: “leave Quiz 3” */
   function decide(change: Partial<Decisions>, what: string): void {
@@ -128,11 +103,7 @@ export const usePlanStore = defineStore('plan', () => {
     trouble.value = '';
     opened.value = [];
     decisions.value = next;
-    if (saving.value !== 'saving' || !isWaiting) {
-      isWaiting = true;
-      saves = saving.value === 'saving' ? saves : saveWaiting(view.value!.id);
-      saving.value = 'saving';
-    }
+    saver.saveSoon(view.value!.id);
     announce(`${totals.value.come} of ${totals.value.of} come, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
   }
 
@@ -181,9 +152,9 @@ export const usePlanStore = defineStore('plan', () => {
     const plan = view.value;
     if (plan === null) return;
     trouble.value = '';
-    await flush();
+    if (!(await saver.flush())) return;
     try {
-      await changeSources(plan.id, version, ids);
+      await changeSources(plan.id, saver.version(), ids);
       await load(plan.id);
       announce(`${count(ids.length, 'course')} to bring from. ${totals.value.come} of ${totals.value.of} come.`);
     } catch (error) {
@@ -196,11 +167,13 @@ export const usePlanStore = defineStore('plan', () => {
     const plan = view.value;
     if (plan === null || runs.job !== null) return null;
     trouble.value = '';
-    await flush();
-    if (saving.value === 'failed') return null;
+    if (!(await saver.flush())) return null;
     const { code, number, section } = plan.shell.course;
     try {
-      const state = await runs.bring(plan.id, `${code} ${number} into ${section}`, plan.stands);
+      const state = await runs.bring(plan.id, `${code} ${number} into ${section}`, {
+        version: saver.version(),
+        stands: plan.stands,
+      });
       await load(plan.id);
       if (state.is === 'failed') {
         trouble.value = state.problem.detail;
@@ -257,12 +230,12 @@ export const usePlanStore = defineStore('plan', () => {
     problem,
     failure,
     trouble,
-    saving,
+    saving: saver.saving,
     lastRun,
     isDone,
     totals,
     load,
-    flush,
+    flush: saver.flush,
     choose,
     decide,
     ...dating,

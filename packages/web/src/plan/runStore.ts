@@ -17,10 +17,10 @@ export const useRunStore = defineStore('run', () => {
   return {
     job,
     /** Starts a run, or joins the one that somebody else started, and follows it to its end. */
-    async bring(planId: string, words: string, stands?: string): Promise<JobState> {
+    async bring(planId: string, words: string, seen?: Parameters<typeof startRun>[1]): Promise<JobState> {
       job.value = { planId, words, share: 0 };
       try {
-        const { id } = await startRun(planId, stands);
+        const { id } = await startRun(planId, seen);
         return await watchRun(planId, id, (state) => {
           if (state.is === 'running') job.value = { planId, words, share: state.share };
         });

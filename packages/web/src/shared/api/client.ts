@@ -39,7 +39,7 @@ async function send<Answer>(method: string, path: string, body?: unknown): Promi
 export const get = <Answer>(path: string): Promise<Answer> => send('GET', path);
 export const post = <Answer>(path: string, body: unknown = {}): Promise<Answer> => send('POST', path, body);
 export const put = <Answer>(path: string, body: unknown): Promise<Answer> => send('PUT', path, body);
-export const patch = (path: string, body: unknown): Promise<void> => send('PATCH', path, body);
+export const patch = <Answer = void>(path: string, body: unknown): Promise<Answer> => send('PATCH', path, body);
 export const remove = (path: string): Promise<void> => send('DELETE', path);
 
 /** The places of the single problems of a refusal, by their JSON Pointer. */

@@ -1,18 +1,18 @@
-import type { DateStyle, Decisions, JobState, PlanView, Problem, SectionsView } from '@yarin/core';
-import { get, post, put } from './client.js';
+import type { DateStyle, DecisionChange, JobState, PlanView, Problem, SectionsView } from '@yarin/core';
+import { get, patch, post, put } from './client.js';
 
 /** @param sources  in their order of precedence */
 export const openPlan = (sources: readonly string[], destination: string) =>
   post<{ id: string }>('/plans', { sources, destination });
 export const fetchPlan = (id: string) => get<PlanView>(`/plans/${id}`);
 export const seePlan = (id: string): Promise<void> => put(`/plans/${encodeURIComponent(id)}/seen`, {});
-export const saveDecisions = (id: string, version: number, decisions: Decisions) =>
-  put<{ version: number }>(`/plans/${id}/decisions`, { version, decisions });
+export const saveDecisions = (id: string, version: number, changes: readonly DecisionChange[]) =>
+  patch<{ version: number }>(`/plans/${id}/decisions`, { version, changes });
 export const changeSources = (id: string, version: number, sources: readonly string[]) =>
   put<{ version: number }>(`/plans/${id}/sources`, { version, sources });
-/** @param stands  what the plan said that the person saw; refused when something of it changed since */
-export const startRun = (id: string, stands?: string) =>
-  post<{ id: string; joined: boolean }>(`/plans/${id}/runs`, stands === undefined ? {} : { stands });
+/** @param seen  the version of the plan that the page shows, and what that was computed from; refused when one changed since */
+export const startRun = (id: string, seen: { readonly version?: number; readonly stands?: string } = {}) =>
+  post<{ id: string; joined: boolean }>(`/plans/${id}/runs`, seen);
 /** @param changed  what becomes of things that somebody changed since; without it they are named, and nothing is done */
 export const takeBackRun = (id: string, changed?: 'stay' | 'go') =>
   post<{ things: number }>(`/runs/${id}/takeBack`, changed === undefined ? {} : { changed });
