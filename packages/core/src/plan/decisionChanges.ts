@@ -63,7 +63,7 @@ export function applyDecisionChanges(decisions: Decisions, changes: readonly Dec
       inside = next;
     }
     const last = at[at.length - 1]!;
-    if (to === undefined) delete inside[last];
+    if (to === undefined) Reflect.deleteProperty(inside, last);
     else setEntry(inside, last, to);
   }
   return changed as Decisions;
