@@ -92,6 +92,21 @@ describe('calendars', () => {
     await marant.put(`/api/plans/${id}/seen`).expect(204);
   });
 
+  it('a term that takes the place of another is another state for whatever is kept by terms', async () => {
+    const id = await open('geo305-f26-01', 'geo305-s27-01');
+    const add = async (name: string, firstDay: string, lastDay: string): Promise<string> =>
+      (await rhee.post('/api/calendars').send({ name, parentId: null, firstDay, lastDay }).expect(201)).body.id;
+    const states = [(await plan(id)).stands];
+    const first = await add('Spring 2028', '2028-01-10', '2028-05-05');
+    states.push((await plan(id)).stands);
+    await rhee.delete(`/api/calendars/${first}`).expect(204);
+    states.push((await plan(id)).stands);
+    const second = await add('Spring 2028', '2028-01-17', '2028-05-12');
+    states.push((await plan(id)).stands);
+    expect(new Set(states).size).toBe(4);
+    await rhee.delete(`/api/calendars/${second}`).expect(204);
+  });
+
   it('dates set by hand stay when the calendar changes', async () => {
     const id = await open('eco214-s26-01', 'eco214-s27-02');
     const { version, decisions } = await plan(id);

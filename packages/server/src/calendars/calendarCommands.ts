@@ -17,7 +17,7 @@ import { TermRow } from '../database/entities/term.js';
 import { conflict, notFound, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import type { Command } from '../writer/command.js';
-import { calendarOfCourse } from './calendarStore.js';
+import { calendarOfCourse, termsChanged } from './calendarStore.js';
 
 const MOST_ENTRIES = 500;
 
@@ -72,6 +72,7 @@ export const addTerm: Command<NewTermEdit & { readonly id: string }, { id: strin
       : [...checkPart(parent.calendar, calendar), ...problemsOf(partCalendar(parent.calendar, calendar))],
   );
   await manager.insert(TermRow, { id, name, parentId, firstDay, lastDay, calendar, version: 1 });
+  await termsChanged(manager);
   return { id };
 };
 
@@ -109,6 +110,7 @@ export const changeTerm: Command<TermChange, { version: number }> = async (
   }
   const { firstDay, lastDay } = calendar;
   await manager.update(TermRow, { id }, { name, firstDay, lastDay, calendar, version: version + 1 });
+  await termsChanged(manager);
   await manager.query('UPDATE course SET version = version + 1 WHERE term_id = ? OR part_id = ?', [id, id]);
   return { version: version + 1 };
 };
@@ -124,6 +126,7 @@ export const removeTerm: Command<{ readonly id: string }, void> = async ({ manag
     throw conflict(`${courses} ${courses === 1 ? 'course runs' : 'courses run'} in ${term.name}; it can’t be removed.`);
   await manager.delete(TermRow, { parentId: id });
   await manager.delete(TermRow, { id });
+  await termsChanged(manager);
 };
 
 export interface CourseTimeChange extends EditOf, CourseTimeEdit {

@@ -1,6 +1,7 @@
 import { partCalendar, withAdditions, type Calendar, type CourseTime, type TermCalendar } from '@yarin/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { CourseRow } from '../database/entities/course.js';
+import { CounterRow } from '../database/entities/counter.js';
 import { TermRow } from '../database/entities/term.js';
 
 /** The calendar of a course as it holds: that of its term or of a part of it, with what the course adds. */
@@ -29,12 +30,14 @@ export async function timesOf(
   return times;
 }
 
-/** Changes whenever a term of the college is added, changed or taken away. */
-export async function termsVersion(manager: EntityManager): Promise<string> {
-  const [row] = await manager.query<{ version: string }[]>(
-    `SELECT count(*) || '.' || total(version) AS version FROM term`,
-  );
-  return row!.version;
+/** Goes up whenever a term of the college is added, changed or taken away. */
+export async function termsVersion(manager: EntityManager): Promise<number> {
+  return (await manager.findOneByOrFail(CounterRow, { name: 'terms' })).value;
+}
+
+/** Whoever writes terms says so: everything that is kept by their version is worked out anew. */
+export async function termsChanged(manager: EntityManager): Promise<void> {
+  await manager.increment(CounterRow, { name: 'terms' }, 'value', 1);
 }
 
 /** The calendars of all whole terms. */

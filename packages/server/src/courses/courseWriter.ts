@@ -12,6 +12,7 @@ import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
 import { PersonRow } from '../database/entities/person.js';
 import { TermRow } from '../database/entities/term.js';
 import type { Command } from '../writer/command.js';
+import { termsChanged } from '../calendars/calendarStore.js';
 import { indexCourses } from '../find/findIndex.js';
 
 export interface NewTerm {
@@ -24,6 +25,7 @@ export interface NewTerm {
 export const addTerms: Command<readonly NewTerm[], void> = async ({ manager }, terms) => {
   const rows = terms.map((term) => ({ ...term, firstDay: term.calendar.firstDay, lastDay: term.calendar.lastDay }));
   await manager.upsert(TermRow, rows, ['id']);
+  await termsChanged(manager);
 };
 
 /** A person as the roster knows them; what they prefer is theirs, and stays when the roster is loaded again. */

@@ -46,7 +46,7 @@ export class PlanGrounds {
     return Promise.all(sources.map((source) => this.ground(source, shell, ids, terms)));
   }
 
-  private ground(source: Side, shell: Side, ids: readonly string[], terms: string): Promise<PairGround> {
+  private ground(source: Side, shell: Side, ids: readonly string[], terms: number): Promise<PairGround> {
     const key = `${keyOf(source, shell)} ${terms} ${ids.length > 1 ? ids.join(' ') : ''}`;
     const known = this.known.get(key);
     if (known !== undefined) return known;
@@ -56,7 +56,7 @@ export class PlanGrounds {
     return ground;
   }
 
-  private async workOutGround(source: Side, shell: Side, ids: readonly string[], terms: string): Promise<PairGround> {
+  private async workOutGround(source: Side, shell: Side, ids: readonly string[], terms: number): Promise<PairGround> {
     const { snapshot, viewed } = await this.source(source, terms);
     const sides = await readSides(this.manager, snapshot, shell.id);
     const { weekStartsOn } = sides.shell.calendar;
@@ -65,7 +65,7 @@ export class PlanGrounds {
     return groundOn(this.manager, sides, ids, await view);
   }
 
-  private source({ id, version }: Side, terms: string): Promise<KnownSource> {
+  private source({ id, version }: Side, terms: number): Promise<KnownSource> {
     const key = `${id}@${version} ${terms}`;
     const known = this.sources.get(key);
     if (known !== undefined) return known;
@@ -102,7 +102,7 @@ export const standingOf = async (manager: EntityManager, sources: readonly Side[
 export function standingName(
   sources: readonly Side[],
   shell: Side,
-  terms: string,
+  terms: number,
   recipe: StandingRecipe | undefined,
 ): string {
   const versions = sources.map((source) => keyOf(source, shell)).join(' ');

@@ -1,4 +1,5 @@
 import { AccessAskRow, DeedRow } from './access.js';
+import { CounterRow } from './counter.js';
 import { CourseRow, CourseStaffRow, FindWordRow } from './course.js';
 import {
   BodyRow,
@@ -21,6 +22,7 @@ import { TermRow } from './term.js';
 export const ENTITIES = [
   PersonRow,
   TermRow,
+  CounterRow,
   CourseRow,
   CourseStaffRow,
   FindWordRow,
