@@ -1,8 +1,8 @@
 import type { SnapshotItem } from '../course/snapshot.js';
 import type { Choices } from '../schemas/choices.js';
 import type { ChoiceIndex } from './choiceIndex.js';
-
 import type { ChoiceDecisions, Why } from './decision.js';
+import { landingStates } from './landingStates.js';
 import { isComing } from './rules.js';
 
 /** A choice that would break something, with what it takes to answer it. */
@@ -47,9 +47,11 @@ export function brokenNeeds(
 function rulesThatStay(
   { source, rules, placeOf }: ChoiceIndex,
   { list }: ChoiceDecisions,
-  { letOpen, landings }: Choices,
+  choices: Choices,
   isMet: (at: number) => boolean,
 ): BrokenNeed[] {
+  const { letOpen } = choices;
+  const stateOf = landingStates(source, choices);
   const placeAt = (id: string): number => placeOf.get(id) ?? -1;
   const isThere = (at: number): boolean => at >= 0 && (isComing(list[at]!) || isMet(at));
   return rules.flatMap(({ at }): BrokenNeed[] => {
@@ -58,11 +60,10 @@ function rulesThatStay(
     const ends = (type: string): string[] => links.filter((link) => link.type === type).map(({ to }) => to);
     const guards = ends('guards').find((end) => placeAt(end) >= 0 && isComing(list[placeAt(end)]!));
     const reads = ends('reads').find((end) => !isThere(placeAt(end)));
-    // Landing hidden is an answer: nobody gets in before somebody opens it.
-    const isHidden = guards !== undefined && landings?.items?.[guards] === 'hidden';
-    return guards === undefined || reads === undefined || isHidden
-      ? []
-      : [{ is: 'ruleStays', rule: id, guards, reads }];
+    if (guards === undefined || reads === undefined) return [];
+    // However it lands hidden, nobody gets in before somebody opens it.
+    if (stateOf(source.items[placeAt(guards)]!) === 'hidden') return [];
+    return [{ is: 'ruleStays', rule: id, guards, reads }];
   });
 }
 

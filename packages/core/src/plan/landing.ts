@@ -1,10 +1,11 @@
 import { landedSettings } from '../course/settings.js';
 import { landedSyllabus } from '../course/syllabus.js';
-import { ownState, type Snapshot, type SnapshotItem } from '../course/snapshot.js';
+import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { textHash } from '../course/contentHash.js';
 import type { ChoiceDecisions } from '../choose/decision.js';
+import { landingStates } from '../choose/landingStates.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
-import type { ItemState, Link, Moment } from '../schemas/course.js';
+import type { Link, Moment } from '../schemas/course.js';
 import { hasContent } from '../words/textOf.js';
 import { arrange } from './arrange.js';
 import { isWritten, type PlanLine, type Verb } from './line.js';
@@ -233,16 +234,6 @@ const joined = (these: readonly Link[] = [], those: readonly Link[] = []): Link[
   ...these,
   ...those.filter(({ type, to }) => !these.some((link) => link.type === type && link.to === to)),
 ];
-
-/** The state in which things land: of the item, by its mark, of its kind, of the plan. */
-function landingStates({ marks }: Snapshot, { landing, landings }: Choices): (item: SnapshotItem) => ItemState {
-  const hidden = new Set(marks.filter(({ mark }) => mark === 'hidden').map(({ item }) => item));
-  return (item) => {
-    const chosen =
-      landings?.items?.[item.id] ?? (hidden.has(item.id) ? 'hidden' : (landings?.kinds?.[item.kind] ?? landing));
-    return chosen === 'draft' || chosen === 'hidden' ? chosen : ownState(item);
-  };
-}
 
 /** Positions among their siblings in the shell for what is new there. */
 function positionsOf(

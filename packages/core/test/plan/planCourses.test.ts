@@ -338,6 +338,27 @@ describe('needs that a choice would break', () => {
     expect(ends({ items: { q: 'leave' }, letOpen: { r: true } })).not.toContain(SAID);
     expect(ends({})).not.toContain(SAID);
   });
+  it.each<[string, Partial<NonNullable<PlanJob['choices']>>, 'open' | 'hidden', PlanJob['sources'][number]['marks']]>([
+    ['all things land hidden', { landing: 'hidden' }, 'open', []],
+    ['its kind does', { landings: { kinds: { page: 'hidden' } } }, 'open', []],
+    ['it does by itself', { landings: { items: { guarded: 'hidden' } } }, 'open', []],
+    ['its mark says so', {}, 'open', [{ item: 'guarded', mark: 'hidden' }]],
+    ['it was hidden', {}, 'hidden', []],
+  ])('nothing opens without its condition when %s', (_, landing, state, marks) => {
+    const ruled = oldCourse(
+      item('quiz', 'q', { body: '<p>1</p>' }),
+      item('page', 'guarded', { body: '<p>2</p>', state }),
+      item('rule', 'r', {
+        links: [
+          { type: 'reads', to: 'q' },
+          { type: 'guards', to: 'guarded' },
+        ],
+      }),
+    );
+    const choices = { items: { q: 'leave' as const }, ...landing };
+    const { looseEnds } = plan(job({ sources: [{ ...ruled, marks }], choices }));
+    expect(looseEnds.map(({ code }) => code)).not.toContain('ruleStays');
+  });
 });
 
 describe('a job that makes no sense', () => {
