@@ -87,8 +87,10 @@ describe('a process that is killed in the middle of', () => {
 
   it('a run, several, a take-back, an edit, a move of all dates, a roster or a calendar leaves nothing of it or all of it', async () => {
     const killed: Killed[] = [];
-    for (const each of works) killed.push(await killDuring(each, Math.ceil(KILLS / works.length)));
-    if (process.env.KILLS !== undefined) process.stderr.write(`${JSON.stringify(killed, null, 1)}\n`);
+    for (const each of works) {
+      killed.push(await killDuring(each, Math.ceil(KILLS / works.length)));
+      if (process.env.KILLS !== undefined) process.stderr.write(`${JSON.stringify(killed.at(-1))}\n`);
+    }
     expect(killed.filter(({ halfDone }) => halfDone > 0)).toEqual([]);
     // Kills came in the middle, not only before or behind.
     expect(killed.reduce((sum, { nothing }) => sum + nothing, 0)).toBeGreaterThan(KILLS / 10);
