@@ -22,7 +22,7 @@ describe('changes of what a plan decides', () => {
   it('of a long text in an answer are that text alone', () => {
     const answered = (text: string): Decisions => ({
       ...NOTHING,
-      answers: { syllabus: { body: { text: 'x'.repeat(1000) } }, welcome: { body: { text } } },
+      answers: { 'reading-list': { body: { text: 'x'.repeat(1000) } }, welcome: { body: { text } } },
     });
     expect(decisionChanges(answered('<p>Hello</p>'), answered('<p>Welcome</p>'))).toEqual([
       { at: ['answers', 'welcome', 'body', 'text'], to: '<p>Welcome</p>' },
