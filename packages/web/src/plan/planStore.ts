@@ -13,7 +13,7 @@ import {
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { sentenceOf } from '../shared/api/client.js';
+import { isConflict, sentenceOf } from '../shared/api/client.js';
 import { changeSources, fetchPlan, seePlan } from '../shared/api/plans.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count } from '../shared/words.js';
@@ -22,7 +22,7 @@ import { useRunStore } from './runStore.js';
 import type { OverlapInForce } from './useOverlaps.js';
 import { usePlanDates } from './usePlanDates.js';
 import { usePlanSources } from './usePlanSources.js';
-import { isConflict, NOTHING_DECIDED, useSaving } from './useSaving.js';
+import { NOTHING_DECIDED, useSaving } from './useSaving.js';
 import { useStanding } from './useStanding.js';
 import { useTakeBack } from './useTakeBack.js';
 import { useUndo } from '../shared/useUndo.js';

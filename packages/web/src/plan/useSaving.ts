@@ -7,12 +7,9 @@ import {
   type PlanView,
 } from '@yarin/core';
 import { ref, type Ref } from 'vue';
-import { ApiProblem, sentenceOf } from '../shared/api/client.js';
+import { isConflict, sentenceOf } from '../shared/api/client.js';
 import { fetchPlan, saveDecisions } from '../shared/api/plans.js';
 import { count } from '../shared/words.js';
-
-const CONFLICT = 409;
-export const isConflict = (error: unknown): boolean => error instanceof ApiProblem && error.details.status === CONFLICT;
 
 export const NOTHING_DECIDED: Decisions = { choices: {}, byHand: {}, settled: {} };
 
