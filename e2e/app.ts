@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { AxeBuilder } from '@axe-core/playwright';
-import { test as base, type Page } from '@playwright/test';
+import { test as base, type Browser, type Page } from '@playwright/test';
 
 const project = fileURLToPath(new URL('..', import.meta.url));
 export const TEMPLATE = join(tmpdir(), `yarin-template-${process.getuid?.() ?? 0}`);
@@ -68,6 +68,13 @@ export async function signIn(page: Page, app: RunningApp, name = 'Ines Marant'):
   await page.goto(app.address);
   await page.getByRole('button', { name }).click();
   await page.getByRole('heading', { level: 1, name: 'Spring 2027 starts in 48 days' }).waitFor();
+}
+
+/** A window of somebody else beside the one of the test, with a session of its own. */
+export async function windowOf(browser: Browser, app: RunningApp, name: string): Promise<Page> {
+  const page = await (await browser.newContext()).newPage();
+  await signIn(page, app, name);
+  return page;
 }
 
 export async function openPlan(page: Page, shell = 'ECO 214-02'): Promise<void> {

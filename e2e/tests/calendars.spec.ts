@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, openPlan, signIn, test } from '../app.js';
+import { expect, openPlan, signIn, test, windowOf } from '../app.js';
 
 const day = (page: Page, date: string) => page.locator(`#day-${date}`);
 
@@ -21,10 +21,7 @@ test('an administrator closes days by dragging over them, sees what that moves, 
   await openPlan(page);
   const plan = page.url();
 
-  const office = await (await browser.newContext()).newPage();
-  await office.goto(app.address);
-  await office.getByRole('button', { name: 'Tomas Rhee' }).click();
-  await office.getByRole('heading', { level: 1, name: /starts in 48 days/ }).waitFor();
+  const office = await windowOf(browser, app, 'Tomas Rhee');
   await office.getByRole('button', { name: 'Tomas Rhee' }).click();
   await office.getByRole('link', { name: 'Calendars' }).click();
   await office.getByRole('link', { name: /^Spring 2027/ }).click();

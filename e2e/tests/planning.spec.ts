@@ -1,4 +1,4 @@
-import { expect, openPlan, signIn, test } from '../app.js';
+import { expect, openPlan, signIn, test, windowOf } from '../app.js';
 
 test('the spread by kind counts every kind and leaves one with a press', async ({ page, app }) => {
   await signIn(page, app);
@@ -82,8 +82,7 @@ test('what two people decide in one plan at the same time holds side by side, an
   await signIn(page, app);
   await openPlan(page);
   const needs = page.getByRole('region', { name: 'What needs you' });
-  const office = await (await browser.newContext()).newPage();
-  await signIn(office, app, 'Tomas Rhee');
+  const office = await windowOf(browser, app, 'Tomas Rhee');
   await office.goto(page.url());
   const officeNeeds = office.getByRole('region', { name: 'What needs you' });
   await office.getByRole('button', { name: /Fine as it is: Thu 18 Feb is Charter Day now/ }).click();

@@ -73,7 +73,10 @@ for (const [name, id, ask] of [
     return answer;
   });
   await measure(`${name}: saved with every date by hand`, async () => {
-    const answer = await ask('PATCH', `/plans/${id}/decisions`, { version, changes: [{ at: ['byHand'], to: byHand }] });
+    const answer = await ask('PATCH', `/plans/${id}/decisions`, {
+      version,
+      changes: Object.entries(byHand).map(([moment, to]) => ({ at: ['byHand', moment], to })),
+    });
     version = (answer.json as { version: number }).version;
     return answer;
   });

@@ -84,6 +84,15 @@ describe('a thread of a pool', () => {
     await pool.close();
   });
 
+  it('that is stopped in the middle of a task says so, to who waits and to who comes later', async () => {
+    const pool = new ThreadPool({ ...limits, mostWorkMs: 60_000 }, givenUp, fail);
+    expect(await pool.run({ what: 'done' })).toBe('done');
+    const endless = expect(pool.run({ what: 'loop' })).rejects.toThrow('Yarin is being stopped.');
+    await pool.close();
+    await endless;
+    await expect(pool.run({ what: 'done' })).rejects.toThrow('Yarin is being stopped.');
+  });
+
   it('is ended when a task takes more memory than it may, and what waits beyond the limit is told', async () => {
     const pool = new ThreadPool({ ...limits, mostWorkMs: 60_000 }, givenUp, fail);
     expect(await pool.run({ what: 'the thread is up' })).toBe('the thread is up');

@@ -59,7 +59,7 @@ export function applyDecisionChanges(decisions: Decisions, changes: readonly Dec
     for (const name of at.slice(0, -1)) {
       const inner = Object.hasOwn(inside, name) ? inside[name] : undefined;
       const next = own(isEntries(inner) ? inner : {});
-      setEntry(inside, name, next);
+      if (next !== inner) setEntry(inside, name, next);
       inside = next;
     }
     const last = at[at.length - 1]!;
@@ -69,13 +69,14 @@ export function applyDecisionChanges(decisions: Decisions, changes: readonly Dec
   return changed as Decisions;
 }
 
-/** An entry of its own, whatever its name. */
-const setEntry = (entries: Record<string, unknown>, name: string, value: unknown): void =>
-  void Object.defineProperty(entries, name, { value, writable: true, enumerable: true, configurable: true });
+/** An entry of its own, whatever its name: assigned, this one name would be no entry. */
+function setEntry(entries: Record<string, unknown>, name: string, value: unknown): void {
+  if (name !== '__proto__') entries[name] = value;
+  else Object.defineProperty(entries, name, { value, writable: true, enumerable: true, configurable: true });
+}
 
-/** Whether two changes are about the same entry, or one of them about what the other stands in. */
-const meet = ({ at: one }: DecisionChange, { at: other }: DecisionChange): boolean =>
-  one.slice(0, other.length).every((name, depth) => name === other[depth]);
+/** Names for an entry and for everything that it stands in, the entry last. */
+const namesOf = ({ at }: DecisionChange): string[] => at.map((_, depth) => JSON.stringify(at.slice(0, depth + 1)));
 
 /** What of some changes still holds beside changes that somebody else made meanwhile, and what meets one of those. */
 export interface DecidedBeside {
@@ -87,6 +88,12 @@ export interface DecidedBeside {
 export function decidedBeside(mine: readonly DecisionChange[], theirs: readonly DecisionChange[]): DecidedBeside {
   const same = new Set(theirs.map((change) => JSON.stringify(change)));
   const open = mine.filter((change) => !same.has(JSON.stringify(change)));
-  const isMet = (change: DecisionChange): boolean => theirs.some((other) => meet(change, other));
+  const changed = new Set(theirs.map((change) => namesOf(change).at(-1)!));
+  const holding = new Set(theirs.flatMap(namesOf));
+  /** About the same entry as one of theirs, or one of the two about what the other stands in. */
+  const isMet = (change: DecisionChange): boolean => {
+    const names = namesOf(change);
+    return names.some((name) => changed.has(name)) || holding.has(names.at(-1)!);
+  };
   return { kept: open.filter((change) => !isMet(change)), met: open.filter(isMet) };
 }

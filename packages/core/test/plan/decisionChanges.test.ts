@@ -96,5 +96,8 @@ describe('changes of what a plan decides', () => {
       { at: ['byHand', 'lab1-due'], to: byMe },
     ];
     expect(decidedBeside(mine, theirs)).toEqual({ kept: [], met: mine.slice(0, 2) });
+    const cleared = [{ at: ['byHand'] }];
+    expect(decidedBeside(cleared, theirs).met).toEqual(cleared);
+    expect(decidedBeside([{ at: ['byHand', 'q3'], to: byMe }], theirs).kept).toHaveLength(1);
   });
 });

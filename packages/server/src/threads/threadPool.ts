@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import type { HttpProblem } from '../http/httpProblem.js';
+import { unavailable, type HttpProblem } from '../http/httpProblem.js';
 
 /** What a pool of threads may take. */
 export interface PoolLimits {
@@ -33,6 +33,7 @@ export interface Begun {
 /** Threads that do one task at a time each, and are ended and replaced when a task takes too long or too much memory. */
 export class ThreadPool {
   private pool: Piscina | undefined;
+  private isClosed = false;
   /** Tasks that are done or wait; the pool's own limit does not see tasks that can be given up. */
   private underWay = 0;
 
@@ -62,6 +63,7 @@ export class ThreadPool {
 
   /** @throws `HttpProblem` when the task was given up, and whatever the task throws */
   async run(task: object): Promise<unknown> {
+    if (this.isClosed) throw stopping();
     if (this.underWay >= this.limits.threads + this.limits.mostWaiting) throw this.givenUp.tooMany();
     this.underWay++;
     const ending = new AbortController();
@@ -74,6 +76,7 @@ export class ThreadPool {
       const told: Begun = { ...task, begun };
       return await this.start().run(told, { signal: ending.signal, transferList: [begun] });
     } catch (error) {
+      if (this.isClosed) throw stopping();
       if (ending.signal.aborted) throw this.givenUp.tooLong();
       if (isOutOfMemory(error)) throw this.givenUp.tooLarge();
       throw error;
@@ -85,9 +88,13 @@ export class ThreadPool {
   }
 
   async close(): Promise<void> {
+    this.isClosed = true;
     await this.pool?.destroy();
   }
 }
+
+/** What was under way when the threads ended is no fault of theirs. */
+const stopping = (): HttpProblem => unavailable('Yarin is being stopped. Nothing was changed; try again in a minute.');
 
 const isOutOfMemory = (error: unknown): boolean =>
   (error as { readonly code?: unknown } | null)?.code === 'ERR_WORKER_OUT_OF_MEMORY';

@@ -72,7 +72,9 @@ export const usePlanStore = defineStore('plan', () => {
 
   async function load(id: string): Promise<void> {
     failure.value = '';
-    if (view.value?.id !== id) {
+    // What was decided last is not overtaken by what was there before it.
+    if (view.value?.id === id) await saver.flush();
+    else {
       view.value = null;
       standing.movedFrom.value = null;
       taking.changedSince.value = [];

@@ -60,11 +60,11 @@ function problemsOf(items: readonly SnapshotItem[], moves: MomentMoves['moves'])
   return problems;
 }
 
-/** Moves many dates of a course in one step; returns where they stood, so that they can be put back. */
-export const moveMoments: Command<MomentMoves, { readonly before: Record<string, string> }> = async (
-  { manager },
-  edit,
-) => {
+/**
+ * Moves many dates of a course in one step; returns where they stood, so that they can be put back: written as JSON already,
+ * since an object of thousands of names takes the thread that answers long to receive and to write.
+ */
+export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edit) => {
   const { courseId, version, moves, at, doer } = edit;
   const row = await manager.findOneBy(CourseRow, { id: courseId });
   if (row === null) throw notFound('This course was removed meanwhile. Nothing was saved.');
@@ -102,5 +102,5 @@ export const moveMoments: Command<MomentMoves, { readonly before: Record<string,
     edit,
     `moved ${count} ${count === 1 ? 'date' : 'dates'} on ${changed.length} ${changed.length === 1 ? 'thing' : 'things'}`,
   );
-  return { before };
+  return JSON.stringify({ before });
 };

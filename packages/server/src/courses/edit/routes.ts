@@ -49,7 +49,7 @@ export function courseEditRoutes({ reading, writer, clock }: Server): Router {
   router.put('/courses/:id/moments', async (request, response) => {
     const { version, moves } = checkMoves(request.body);
     const of = await editOf(request, 'change');
-    response.json(await writer.run('moveMoments', { ...of, version, moves }));
+    response.type('json').send(await writer.run('moveMoments', { ...of, version, moves }));
   });
   router.post('/courses/:id/items', async (request, response) => {
     const { kind, title, parent } = checkNew(request.body);

@@ -19,11 +19,11 @@ export function useSections() {
 
   const toBring = computed(() => (view.value?.sections ?? []).filter(({ right, toWrite }) => right.may && toWrite > 0));
 
-  async function attempt(work: () => Promise<void>): Promise<void> {
+  /** @param work  told whether this plan is saved as it is shown: nothing that somebody else decided is carried out unseen */
+  async function attempt(work: (isAsShown: boolean) => Promise<void>): Promise<void> {
     trouble.value = '';
     try {
-      await plan.flush();
-      await work();
+      await work(await plan.flush());
     } catch (error) {
       trouble.value = sentenceOf(error);
     }
@@ -34,7 +34,8 @@ export function useSections() {
     });
 
   const follow = (sections: readonly PlanSection[]): Promise<void> =>
-    attempt(async () => {
+    attempt(async (isAsShown) => {
+      if (!isAsShown) return;
       view.value = await followInSections(
         plan.view!.id,
         sections.map(({ shell }) => shell.id),
@@ -44,7 +45,8 @@ export function useSections() {
 
   /** Brings into every section that lacks something, one after the other; each by its own plan, all or nothing. */
   const bringAll = (): Promise<void> =>
-    attempt(async () => {
+    attempt(async (isAsShown) => {
+      if (!isAsShown) return;
       const without = toBring.value.filter(({ planId }) => planId === null);
       if (without.length > 0)
         view.value = await followInSections(
