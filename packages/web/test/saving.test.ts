@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { applyDecisionChanges, type DecisionChange, type Decisions, type PlanView } from '@yarin/core';
 import { ref } from 'vue';
 import { NOTHING_DECIDED, useSaving } from '../src/plan/useSaving.js';
+import { useUndo } from '../src/shared/useUndo.js';
 
 /** A server that holds one plan, as far as saving goes. */
 class HeldPlan {
@@ -32,11 +33,17 @@ describe('what is decided on a page', () => {
   const decisions = ref<Decisions>(NOTHING_DECIDED);
   const trouble = ref('');
   let saver: ReturnType<typeof useSaving>;
+  let undoing: ReturnType<typeof useUndo<Decisions>>;
   beforeEach(() => {
     held = new HeldPlan();
     globalThis.fetch = held.answer as typeof fetch;
     trouble.value = '';
-    saver = useSaving({ decisions, trouble, show: () => undefined });
+    undoing = useUndo<Decisions>();
+    saver = useSaving({
+      decisions,
+      trouble,
+      takeIn: (_, theirs) => undoing.through((state) => applyDecisionChanges(state, theirs)),
+    });
     saver.begin(held.view());
   });
   afterEach(() => {
@@ -68,6 +75,16 @@ describe('what is decided on a page', () => {
     expect(decisions.value).toEqual(held.decisions);
     expect(trouble.value).toBe('Somebody else decided in this plan meanwhile; what you decided holds beside it.');
     expect(await saver.flush()).toBe(true);
+  });
+
+  it('is undone without what somebody else decided, which stays', async () => {
+    held.decide([{ at: ['choices', 'kinds', 'survey'], to: 'leave' }]);
+    undoing.note(decisions.value, 'move Quiz 3');
+    decide({ byHand: { quiz: '2027-02-09T14:00' } });
+    await saver.flush();
+    decide(undoing.undo(decisions.value)!.state);
+    expect(await saver.flush()).toBe(true);
+    expect(held.decisions).toEqual({ choices: { kinds: { survey: 'leave' } }, byHand: {}, settled: {} });
   });
 
   it('gives way where somebody else decided the same otherwise, and says so', async () => {

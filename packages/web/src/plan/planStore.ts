@@ -1,4 +1,5 @@
 import {
+  applyDecisionChanges,
   type BringOutcome,
   type Choices,
   type Decisions,
@@ -36,7 +37,14 @@ export const usePlanStore = defineStore('plan', () => {
   const runs = useRunStore();
   const { announce } = useAnnouncer();
   const undoing = useUndo<Decisions>();
-  const saver = useSaving({ decisions, trouble, show });
+  const saver = useSaving({
+    decisions,
+    trouble,
+    takeIn(loaded, theirs) {
+      view.value = loaded;
+      undoing.through((state) => applyDecisionChanges(state, theirs));
+    },
+  });
   /** Doubts that settling the last ones opened. */
   const opened = shallowRef<readonly string[]>([]);
 
@@ -81,17 +89,12 @@ export const usePlanStore = defineStore('plan', () => {
     }
     try {
       const loaded = await fetchPlan(id);
-      show(loaded);
+      if (JSON.stringify(loaded.decisions) !== JSON.stringify(decisions.value)) undoing.forget();
+      view.value = loaded;
       saver.begin(loaded);
     } catch (error) {
       failure.value = sentenceOf(error);
     }
-  }
-
-  /** Steps that lead to states without what somebody else decided are no way back. */
-  function show(loaded: PlanView): void {
-    if (JSON.stringify(loaded.decisions) !== JSON.stringify(decisions.value)) undoing.forget();
-    view.value = loaded;
   }
 
   /** @param what  what was done, as it is said where it can be undone: “leave Quiz 3” */

@@ -34,12 +34,12 @@ function inParts(changes: readonly DecisionChange[]): DecisionChange[][] {
 interface SavedPlan {
   readonly decisions: Ref<Decisions>;
   readonly trouble: Ref<string>;
-  /** Shows the plan as it was loaded anew, when somebody else had changed it. */
-  show(view: PlanView): void;
+  /** Shows the plan as it was loaded anew, with what somebody else decided. */
+  takeIn(view: PlanView, theirs: readonly DecisionChange[]): void;
 }
 
 /** Saves what is decided, entry by entry; what somebody else decided at the same time holds beside it. */
-export function useSaving({ decisions, trouble, show }: SavedPlan) {
+export function useSaving({ decisions, trouble, takeIn }: SavedPlan) {
   const saving = ref<'saved' | 'saving' | 'failed'>('saved');
   let version = 0;
   /** What the server holds at that version. */
@@ -64,7 +64,7 @@ export function useSaving({ decisions, trouble, show }: SavedPlan) {
         saved = applyDecisionChanges(saved, part);
       }
     } catch (error) {
-      if (isConflict(error)) return takeIn(id);
+      if (isConflict(error)) return joinTheirs(id);
       fail(error);
     }
   }
@@ -75,13 +75,14 @@ export function useSaving({ decisions, trouble, show }: SavedPlan) {
   }
 
   /** Loads what somebody else decided, and saves what was decided here beside it. */
-  async function takeIn(id: string): Promise<void> {
+  async function joinTheirs(id: string): Promise<void> {
     try {
       const view = await fetchPlan(id);
       const mine = decisionChanges(saved, decisions.value);
-      const { kept, met } = decidedBeside(mine, decisionChanges(saved, view.decisions));
+      const theirs = decisionChanges(saved, view.decisions);
+      const { kept, met } = decidedBeside(mine, theirs);
       takenIn++;
-      show(view);
+      takeIn(view, theirs);
       begin(view);
       decisions.value = applyDecisionChanges(view.decisions, kept);
       saving.value = 'saving';

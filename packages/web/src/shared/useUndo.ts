@@ -37,6 +37,12 @@ export function useUndo<State>() {
       past.value = [...past.value, { state: now, what: step.what }];
       return step;
     },
+    /** Something else changed meanwhile: it stays so in every state that is gone to. */
+    through(change: (state: State) => State): void {
+      const changed = ({ state, what }: Step<State>): Step<State> => ({ state: change(state), what });
+      past.value = past.value.map(changed);
+      future.value = future.value.map(changed);
+    },
     forget(): void {
       past.value = [];
       future.value = [];
