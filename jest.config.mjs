@@ -39,4 +39,9 @@ const server = {
   globalTeardown: source('server/test/endRun.mjs'),
 };
 
-export default { projects: [...['core', 'formats', 'cli', 'web'].map(project), server] };
+export default {
+  projects: [...['core', 'formats', 'cli', 'web'].map(project), server],
+  // As many files at once as there are processors: many wait for threads of their own.
+  maxWorkers: '100%',
+  testTimeout: 120_000,
+};

@@ -9,6 +9,7 @@ import { Recipes1764230400000 } from './migrations/1764230400000-Recipes.js';
 import { Calendars1764403200000 } from './migrations/1764403200000-Calendars.js';
 import { DateStyles1764489600000 } from './migrations/1764489600000-DateStyles.js';
 import { Counting1764576000000 } from './migrations/1764576000000-Counting.js';
+import { DeskLists1764662400000 } from './migrations/1764662400000-DeskLists.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 /** The database within a data folder. */
@@ -30,6 +31,7 @@ function options(dataFolder: string): DataSourceOptions {
       Calendars1764403200000,
       DateStyles1764489600000,
       Counting1764576000000,
+      DeskLists1764662400000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

@@ -1,18 +1,16 @@
 import {
+  groupBy,
   mayDo,
   standingsOf,
   type CourseSummary,
   type DeskShell,
   type DeskView,
-  type LatelyRun,
   type ShellSentence,
 } from '@yarin/core';
 import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
-import { PlanRow, RunRow } from '../database/entities/run.js';
 import { TermRow } from '../database/entities/term.js';
-import { nameOf } from '../people/names.js';
 import { predecessorFinder, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { termsVersion } from '../calendars/calendarStore.js';
@@ -20,6 +18,7 @@ import { standingName } from '../plans/planGrounds.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Query } from '../queries/query.js';
 import { noticesOf } from '../roster/notices.js';
+import { latestRuns, plansInto, standingRuns, type PlanOfDesk } from './deskStore.js';
 import { coursesWithNotes } from './notes.js';
 import { pendingOf, type PendingSentence } from './sentences.js';
 
@@ -32,6 +31,8 @@ async function comingTerm(manager: EntityManager, today: string): Promise<TermRo
 /** Courses that a person has to do with: a course that is open to everybody is not at everybody's Desk. */
 const isAtDesk = (person: Asker, course: CourseSummary): boolean =>
   standingsOf(person, course).some((standing) => standing !== 'anyone' && standing !== 'guest');
+
+const MOST_LATELY = 6;
 
 /** Of a shell without a predecessor there is no plan to say anything of. */
 const NOTHING_SAID: ShellSentence = { sentence: null, why: null };
@@ -51,14 +52,12 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
   const term = await comingTerm(manager, today);
   const courses = await readableCourses(manager, person);
   const sources = courses.filter((course) => mayDo('use', person, course, today).may);
-  const runs = await manager.find(RunRow, { order: { number: 'DESC' } });
-  const standing = runs.filter(({ undoneAt }) => undoneAt === null);
   const predecessorsOf = predecessorFinder(sources, await proposeGround(manager));
-  const plans = await manager.find(PlanRow);
-
   const shells = courses.filter(
     (course) => course.term === term?.name && course.type === 'course' && !course.archived && isAtDesk(person, course),
   );
+  const standing = await standingRuns(manager, shells);
+  const plans = groupBy(await plansInto(manager, shells), ({ destinationId }) => destinationId);
   const pending: PendingSentence[] = [];
   const terms = await termsVersion(manager);
   const recipes = new Map<string | null, ReturnType<typeof standingRecipe>>();
@@ -70,12 +69,10 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
   const rows = await Promise.all(
     shells.map(async (shell): Promise<DeskShell> => {
       const { verdict, candidates } = predecessorsOf(shell);
-      const done = standing.find(({ destinationId }) => destinationId === shell.id);
-      const plan = plans.find(
-        ({ destinationId, sourceId }) =>
-          destinationId === shell.id && sourceId === (done?.sourceId ?? candidates[0]?.course.id),
-      );
-      const first = candidates.find(({ course }) => course.id === (done?.sourceId ?? candidates[0]?.course.id));
+      const done = standing.get(shell.id) ?? null;
+      const source = done?.sourceId ?? candidates[0]?.course.id;
+      const plan = plans.get(shell.id)?.find(({ sourceId }) => sourceId === source);
+      const first = candidates.find(({ course }) => course.id === source);
       if (first !== undefined) {
         const from = [first.course, ...furtherOf(plan, sources)];
         const stands = standingName(from, shell, terms, await recipeFor(shell.department));
@@ -88,10 +85,7 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
         right: mayDo('run', person, shell, today),
         plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
         said: first === undefined ? NOTHING_SAID : 'underWay',
-        done:
-          done === undefined
-            ? null
-            : { runId: done.id, at: done.at, by: await nameOf(manager, done), things: done.counts.things },
+        done: done === null ? null : { runId: done.runId, at: done.at, by: done.by, things: done.things },
       };
     }),
   );
@@ -105,32 +99,10 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
     ),
     notices: await noticesOf(manager, shells),
     asked: (await readAccess(manager, person)).askedOfMe.filter(({ answer }) => answer === null),
-    lately: await latelyOf(manager, runs, new Map(courses.map((course) => [course.id, course]))),
+    lately: await latestRuns(manager, courses, MOST_LATELY),
   };
   return { view, pending };
 };
 
-const furtherOf = (plan: PlanRow | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
+const furtherOf = (plan: PlanOfDesk | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
   (plan?.furtherSources ?? []).flatMap((id) => usable.find((course) => course.id === id) ?? []);
-
-const MOST_LATELY = 6;
-
-async function latelyOf(
-  manager: EntityManager,
-  runs: readonly RunRow[],
-  readable: ReadonlyMap<string, CourseSummary>,
-): Promise<LatelyRun[]> {
-  const mine = runs.filter(({ destinationId }) => readable.has(destinationId)).slice(0, MOST_LATELY);
-  return Promise.all(
-    mine.map(async (run) => ({
-      id: run.id,
-      planId: run.planId,
-      at: run.at,
-      by: await nameOf(manager, run),
-      things: run.counts.things,
-      source: readable.get(run.sourceId),
-      destination: readable.get(run.destinationId),
-      undoneAt: run.undoneAt,
-    })),
-  );
-}

@@ -3,6 +3,7 @@ import { PlanRow } from '../database/entities/run.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Side } from '../plans/planGrounds.js';
 import type { Query, QueryContext } from '../queries/query.js';
+import type { PlanOfDesk } from './deskStore.js';
 
 /** What the plan of a shell is worked out from, and by what its sentence is kept: another key, and something of it changed. */
 export interface PendingSentence {
@@ -21,7 +22,7 @@ export interface PendingSentence {
 export function pendingOf(
   sources: readonly Side[],
   shell: Side,
-  plan: PlanRow | undefined,
+  plan: PlanOfDesk | undefined,
   stands: string,
   now: string,
 ): PendingSentence {

@@ -11,6 +11,7 @@ export const sourcesOf = ({ sourceId, furtherSources }: Pick<PlanRow, 'sourceId'
 /** A rollover being prepared. It stores decisions; what they lead to is computed. */
 @Entity('plan')
 @Index('plan_pair', ['sourceId', 'destinationId'], { unique: true })
+@Index('plan_destination', ['destinationId'])
 export class PlanRow {
   @PrimaryColumn({ type: 'text' })
   id!: string;
@@ -51,6 +52,7 @@ export class PlanRow {
 /** A plan carried out, with everything it did, by which it can be taken back. */
 @Entity('run')
 @Index('run_destination', ['destinationId'])
+@Index('run_number', ['number'])
 export class RunRow {
   @PrimaryColumn({ type: 'text' })
   id!: string;
