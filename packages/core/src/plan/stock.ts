@@ -1,5 +1,4 @@
 import type { SnapshotItem } from '../course/snapshot.js';
-import type { Course } from '../schemas/course.js';
 import type { LineageEntry } from './match.js';
 
 const isNothing = (value: unknown): boolean =>
@@ -25,7 +24,10 @@ export function givesWay(items: readonly SnapshotItem[]): (item: SnapshotItem) =
 }
 
 /** The shell as it would stand without what was brought before: what came from a source says nothing about it. */
-export function shellWithoutBrought(shell: Course, lineage: readonly Pick<LineageEntry, 'item'>[]): Course {
+export function shellWithoutBrought<Shell extends { readonly items: readonly Pick<SnapshotItem, 'id'>[] }>(
+  shell: Shell,
+  lineage: readonly Pick<LineageEntry, 'item'>[],
+): Shell {
   const brought = new Set(lineage.map(({ item }) => item));
   return { ...shell, items: shell.items.filter(({ id }) => !brought.has(id)) };
 }

@@ -181,14 +181,11 @@ export async function readSnapshot(manager: EntityManager, courseId: string): Pr
 
 /** A snapshot with its texts, for what has to read them. */
 export async function withTexts(manager: EntityManager, snapshot: Snapshot): Promise<Course> {
-  const texts = new Map(
-    (
-      await manager
-        .createQueryBuilder(BodyRow, 'body')
-        .where('body.hash IN (SELECT body_hash FROM item WHERE course_id = :id)', { id: snapshot.course.id })
-        .getMany()
-    ).map(({ hash, text }) => [hash, text]),
+  const rows = await manager.query<BodyRow[]>(
+    'SELECT hash, text FROM body WHERE hash IN (SELECT value FROM json_each(?))',
+    [JSON.stringify([...new Set(snapshot.items.flatMap(({ bodyHash }) => bodyHash ?? []))])],
   );
+  const texts = new Map(rows.map(({ hash, text }) => [hash, text]));
   const { course, calendar, meetings, marks, items } = snapshot;
   return {
     course,

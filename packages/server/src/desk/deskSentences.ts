@@ -27,6 +27,17 @@ export class DeskSentences {
     private readonly log: Logger,
   ) {}
 
+  /** Those of some shells that are known by now, by shell; the others are begun. */
+  atOnce(pending: readonly PendingSentence[]): ReadonlyMap<string, ShellSentence> {
+    void this.asked(pending);
+    return new Map(
+      pending.flatMap(({ key, shellId }) => {
+        const sentence = this.known.get(key);
+        return sentence === undefined ? [] : [[shellId, { sentence, why: null }] as const];
+      }),
+    );
+  }
+
   /** Those of some shells that are known within a time, by shell; the others go on being worked out. */
   async within(ms: number, pending: readonly PendingSentence[]): Promise<ReadonlyMap<string, ShellSentence>> {
     const said = new Map<string, ShellSentence>();

@@ -6,8 +6,6 @@ import { askerOf } from '../people/asker.js';
 import { DeskSentences } from './deskSentences.js';
 import type { DeskFrame } from './deskView.js';
 
-/** A Desk waits so long for plans that are being worked out, then it is shown without them. */
-const DESK_WAITS_MS = 20;
 /** Whoever asks what they say waits so long for all of them, then gets what there is, so that a long Desk fills by and by. */
 const SENTENCES_WAIT_MS = 2000;
 
@@ -19,7 +17,7 @@ export function deskRoutes({ queries, clock, log }: Server): Router {
 
   router.get('/desk', async (request, response) => {
     const { view, pending } = await frameOf(request);
-    const said = await sentences.within(DESK_WAITS_MS, pending);
+    const said = sentences.atOnce(pending);
     const shells = view.shells.map((row) => ({ ...row, said: said.get(row.shell.id) ?? row.said }));
     response.json({ ...view, shells } satisfies DeskView);
   });

@@ -75,12 +75,8 @@ async function findOn(
       WHERE course_id = ? AND source_course_id IN (SELECT value FROM json_each(?))`,
     [shell.course.id, JSON.stringify(sourceIds)],
   );
-  const itself = shellWithoutBrought(await withTexts(manager, shell), brought);
-  const standing = new Set(itself.items.map(({ id }) => id));
-  const view = viewCourse(
-    itself,
-    shell.items.filter(({ id }) => standing.has(id)),
-  );
+  const itself = shellWithoutBrought(shell, brought);
+  const view = viewCourse(await withTexts(manager, itself), itself.items);
   return findInSource(viewed, view, { isCourse: (id) => known.has(id) });
 }
 

@@ -11,9 +11,11 @@ import { knownOfPlan, planView } from '../plans/planView.js';
 import { redated } from '../runs/redated.js';
 import type { Query } from './query.js';
 
-/** Every query by its name. */
-export const QUERIES = {
-  deskView,
+/** Queries that read and count; somebody looks at an empty page until they answer. */
+const READS = { deskView, courseView, itemView, pairView };
+
+/** Queries that work plans out, or read much. */
+const WORKINGS = {
   deskSentence,
   planView,
   knownOfPlan,
@@ -25,11 +27,12 @@ export const QUERIES = {
   calendarEffect,
   publicHolidayPlaces,
   publicHolidayDays,
-  courseView,
-  itemView,
-  pairView,
   redated,
 };
+
+/** Every query by its name. */
+export const QUERIES = { ...READS, ...WORKINGS };
+export const isRead = (name: QueryName): boolean => name in READS;
 export type QueryName = keyof typeof QUERIES;
 export type QueryInput<Name extends QueryName> =
   (typeof QUERIES)[Name] extends Query<infer Input, infer _Output> ? Input : never;

@@ -2,7 +2,7 @@ import type { Response } from 'express';
 import type { Logger } from 'pino';
 import { HttpProblem, unavailable, unusable } from '../http/httpProblem.js';
 import { ThreadPool } from '../threads/threadPool.js';
-import type { QueryInput, QueryName, QueryOutput } from './queries.js';
+import { isRead, type QueryInput, type QueryName, type QueryOutput } from './queries.js';
 import type { QueryAnswer } from './queryThread.js';
 
 const MOST_WAITING = 1000;
@@ -20,34 +20,40 @@ const TOO_MANY =
  * thread reads on a connection of its own and keeps what it worked out by the versions of courses.
  */
 export class QueryPool {
-  private readonly pool: ThreadPool;
+  private readonly working: ThreadPool;
+  /** Where several threads work, one more only reads: a Desk or a course never waits behind plans. */
+  private readonly reading: ThreadPool;
 
+  /** @param threads  that work plans out; a single one reads as well */
   constructor(
     dataFolder: string,
     readonly threads: number,
     log: Logger,
   ) {
-    this.pool = new ThreadPool(
-      {
-        entry: new URL('./queryEntry.mjs', import.meta.url),
-        threads,
-        mostWaiting: MOST_WAITING,
-        mostWorkMs: MOST_WORK_MS,
-        mostMemoryMb: MOST_MEMORY_MB,
-        workerData: { dataFolder },
-      },
-      {
-        tooLong: () => unusable(TOO_LONG),
-        tooLarge: () => unusable(TOO_LARGE),
-        tooMany: () => unavailable(TOO_MANY),
-      },
-      (error) => log.error({ err: error }, 'a querying thread failed'),
-    );
+    const pool = (size: number): ThreadPool =>
+      new ThreadPool(
+        {
+          entry: new URL('./queryEntry.mjs', import.meta.url),
+          threads: size,
+          mostWaiting: MOST_WAITING,
+          mostWorkMs: MOST_WORK_MS,
+          mostMemoryMb: MOST_MEMORY_MB,
+          workerData: { dataFolder },
+        },
+        {
+          tooLong: () => unusable(TOO_LONG),
+          tooLarge: () => unusable(TOO_LARGE),
+          tooMany: () => unavailable(TOO_MANY),
+        },
+        (error) => log.error({ err: error }, 'a querying thread failed'),
+      );
+    this.working = pool(threads);
+    this.reading = threads > 1 ? pool(1) : this.working;
   }
 
   /** Starts the threads before the first query. */
   start(): void {
-    this.pool.start();
+    for (const pool of this.pools) pool.start();
   }
 
   async value<Name extends QueryName>(name: Name, input: QueryInput<Name>): Promise<QueryOutput<Name>> {
@@ -63,8 +69,12 @@ export class QueryPool {
     response.type('json').send(Buffer.from(answer.buffer, answer.byteOffset, answer.byteLength));
   }
 
-  close(): Promise<void> {
-    return this.pool.close();
+  async close(): Promise<void> {
+    await Promise.all(this.pools.map((pool) => pool.close()));
+  }
+
+  private get pools(): readonly ThreadPool[] {
+    return [...new Set([this.working, this.reading])];
   }
 
   private async ask(
@@ -72,7 +82,7 @@ export class QueryPool {
     input: unknown,
     isJson: boolean,
   ): Promise<Exclude<QueryAnswer, { readonly is: 'refused' }>> {
-    const answer = (await this.pool.run({ name, input, isJson })) as QueryAnswer;
+    const answer = (await (isRead(name) ? this.reading : this.working).run({ name, input, isJson })) as QueryAnswer;
     if (!(answer instanceof Uint8Array) && answer.is === 'refused') throw new HttpProblem(answer.problem);
     return answer;
   }
