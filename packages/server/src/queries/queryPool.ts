@@ -3,7 +3,7 @@ import type { Logger } from 'pino';
 import { HttpProblem, unavailable, unusable } from '../http/httpProblem.js';
 import { ThreadPool } from '../threads/threadPool.js';
 import { isRead, type QueryInput, type QueryName, type QueryOutput } from './queries.js';
-import type { QueryAnswer } from './queryThread.js';
+import type { QueryAnswer, QueryThreadData } from './queryThread.js';
 
 const MOST_WAITING = 1000;
 const MOST_WORK_MS = 30_000;
@@ -30,7 +30,7 @@ export class QueryPool {
     readonly threads: number,
     log: Logger,
   ) {
-    const pool = (size: number): ThreadPool =>
+    const pool = (size: number, givesWay: boolean): ThreadPool =>
       new ThreadPool(
         {
           entry: new URL('./queryEntry.mjs', import.meta.url),
@@ -38,7 +38,7 @@ export class QueryPool {
           mostWaiting: MOST_WAITING,
           mostWorkMs: MOST_WORK_MS,
           mostMemoryMb: MOST_MEMORY_MB,
-          workerData: { dataFolder },
+          workerData: { dataFolder, givesWay } satisfies QueryThreadData,
         },
         {
           tooLong: () => unusable(TOO_LONG),
@@ -47,8 +47,9 @@ export class QueryPool {
         },
         (error) => log.error({ err: error }, 'a querying thread failed'),
       );
-    this.working = pool(threads);
-    this.reading = threads > 1 ? pool(1) : this.working;
+    const hasReader = threads > 1;
+    this.working = pool(threads, hasReader);
+    this.reading = hasReader ? pool(1, false) : this.working;
   }
 
   /** Starts the threads before the first query. */

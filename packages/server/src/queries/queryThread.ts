@@ -4,6 +4,7 @@ import { move } from 'piscina';
 import { openForReading } from '../database/driver.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import { PlanGrounds } from '../plans/planGrounds.js';
+import { giveWay } from '../threads/giveWay.js';
 import type { Begun } from '../threads/threadPool.js';
 import { QUERIES, type QueryName } from './queries.js';
 import type { Query } from './query.js';
@@ -21,7 +22,15 @@ export type QueryAnswer =
   | { readonly is: 'value'; readonly value: unknown }
   | { readonly is: 'refused'; readonly problem: ProblemDetails };
 
-const { dataFolder } = workerData as { dataFolder: string };
+/** What a thread of the pool is told. */
+export interface QueryThreadData {
+  readonly dataFolder: string;
+  /** Whether threads that answer, read or write go first. */
+  readonly givesWay: boolean;
+}
+
+const { dataFolder, givesWay } = workerData as QueryThreadData;
+if (givesWay) giveWay();
 const { manager } = await openForReading(dataFolder);
 const grounds = new PlanGrounds(manager);
 const utf8 = new TextEncoder();
