@@ -106,6 +106,9 @@ export {
   type NewTermEdit,
 } from './schemas/edits.js';
 export type { WorkSet, WorkSets } from './schemas/choices.js';
+export { conflicts, fitting, invert } from './journal/journal.js';
+export { writes, type Noted, type Operation } from './journal/operation.js';
+export { countsOfRun, operationsOfRun } from './journal/operationsOfRun.js';
 export { applyDecisionChanges, decidedBeside, decisionChanges, type DecisionChange } from './plan/decisionChanges.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';
 export type { Course, CourseHead, Item, ItemState, Link, Mark, Moment } from './schemas/course.js';

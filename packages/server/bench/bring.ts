@@ -88,7 +88,10 @@ await run(openPlan, {
   at: AT,
 });
 
-const TABLES = ['item', 'moment', 'item_link', 'lineage'];
+const TABLES = ['item', 'moment', 'item_link', 'lineage', 'operation'];
+/** Which rows of a table a run into the new course made. */
+const madeBy = (run: string, table: string): string =>
+  table === 'operation' ? `run_id = '${run}'` : `course_id = 'new'`;
 
 /** Inserts the rows that a run made once more, as plain multi-row statements. */
 async function rawInsert(
@@ -160,15 +163,18 @@ for (let round = 0; round < ROUNDS; round++) {
   const rows = new Map<string, Record<string, unknown>[]>();
   let count = 0;
   for (const table of TABLES) {
-    const all = await manager.query<Record<string, unknown>[]>(`SELECT * FROM ${table} WHERE course_id = 'new'`);
+    const all = await manager.query<Record<string, unknown>[]>(
+      `SELECT * FROM ${table} WHERE ${madeBy(`run${round}`, table)}`,
+    );
     rows.set(table, all);
     count += all.length;
   }
   if (round === ROUNDS - 1) await again(lastRaw);
   await takenBack(`run${round}`);
+  await manager.query(`DELETE FROM operation WHERE ${madeBy(`run${round}`, 'operation')}`);
   const raw = await rawInsert(rows, manager);
   lastRaw = raw;
-  for (const table of TABLES) await manager.query(`DELETE FROM ${table} WHERE course_id = 'new'`);
+  for (const table of TABLES) await manager.query(`DELETE FROM ${table} WHERE ${madeBy(`run${round}`, table)}`);
   ratios.push(brought / raw);
   console.log(
     `bring ${THINGS} things: ${brought.toFixed(0)} ms; raw insert of its ${count} rows: ${raw.toFixed(0)} ms; ratio ${(brought / raw).toFixed(2)}`,

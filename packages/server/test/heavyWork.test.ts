@@ -4,6 +4,8 @@ import { unusable } from '../src/http/httpProblem.js';
 import { ThreadPool } from '../src/threads/threadPool.js';
 import { deskSentencesOf, startServer, type TestServer } from './testServer.js';
 
+const PLANS = 60;
+
 describe('what is heavy', () => {
   let server: TestServer;
   beforeAll(async () => {
@@ -37,6 +39,30 @@ describe('what is heavy', () => {
       expect(Object.fromEntries(second.map(({ shell, said: what }) => [shell.id, what]))).toEqual(said);
     } finally {
       await fresh.close();
+    }
+  });
+
+  it('keeps no Desk waiting behind plans either, where there is more than one thread for them', async () => {
+    const several = await startServer({ demo: true, queryThreads: 2 });
+    try {
+      const tomas = await several.as('p-rhee');
+      // Threads that have begun, so that none waits for another to load.
+      await tomas.get('/api/desk').expect(200);
+      const pair = { sources: ['eco214-s26-01'], destination: 'eco214-s27-02' };
+      const { body: plan } = await tomas.post('/api/plans').send(pair).expect(201);
+      await tomas.get(`/api/plans/${plan.id}`).expect(200);
+      const ended: string[] = [];
+      const plans = Array.from({ length: PLANS }, async () => {
+        await tomas.get(`/api/plans/${plan.id}`).expect(200);
+        ended.push('plan');
+      });
+      await tomas.get('/api/desk').expect(200);
+      ended.push('Desk');
+      await Promise.all(plans);
+      // Behind plans it would be the last.
+      expect(ended.indexOf('Desk')).toBeLessThan(PLANS / 2);
+    } finally {
+      await several.close();
     }
   });
 

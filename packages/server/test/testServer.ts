@@ -61,6 +61,8 @@ interface StartOptions {
   /** With Marrowbrook College in it. */
   readonly demo: boolean;
   readonly requestsAMinute?: number;
+  /** One that works and reads, unless a test is about several. */
+  readonly queryThreads?: number;
 }
 
 /** A real server on a new database. */
@@ -75,14 +77,14 @@ export async function startServer({ demo, ...options }: StartOptions): Promise<T
 /** A real server on a data folder that is there. */
 export async function serverOn(
   dataFolder: string,
-  options: Omit<StartOptions, 'demo'> = {},
+  { queryThreads = 1, ...options }: Omit<StartOptions, 'demo'> = {},
   closed: () => void = () => undefined,
 ): Promise<TestServer> {
   const writer = await Writer.start(dataFolder);
   const reading = await openForReading(dataFolder);
   const log = makeLog(process.env.TEST_LOG ?? 'silent');
   const readers = new FileReaders(log);
-  const queries = new QueryPool(dataFolder, 1, log);
+  const queries = new QueryPool(dataFolder, queryThreads, log);
   const app = makeApp(
     { reading, writer, readers, queries, clock: makeClock(NOW), log, dataFolder },
     { sessionSecret: 'for tests', ...options },

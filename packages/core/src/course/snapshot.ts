@@ -12,6 +12,8 @@ export interface SnapshotItem extends Omit<Item, 'body'> {
   readonly bodyHash?: string;
   /** Counts up with every edit, also of what the hash does not cover: state and links. */
   readonly version?: number | undefined;
+  /** The person who edited it last, where that is kept. */
+  readonly editedBy?: string | undefined;
 }
 
 /** A course as the plan sees it: everything but the texts. */

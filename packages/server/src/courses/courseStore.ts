@@ -58,7 +58,11 @@ type Nullable<Row> = { readonly [Key in keyof Row]: Row[Key] | null };
 interface StoredRow
   extends
     Pick<SnapshotItem, 'id' | 'kind' | 'title' | 'contentHash' | 'state' | 'version'>,
-    Nullable<Required<Pick<SnapshotItem, 'bodyHash' | 'parent' | 'position' | 'stateBefore' | 'points' | 'editedAt'>>> {
+    Nullable<
+      Required<
+        Pick<SnapshotItem, 'bodyHash' | 'parent' | 'position' | 'stateBefore' | 'points' | 'editedAt' | 'editedBy'>
+      >
+    > {
   readonly details: string | null;
   readonly everOpen: number | null;
 }
@@ -89,7 +93,8 @@ const NONE: never[] = [];
 async function readItems(manager: EntityManager, courseId: string, key: string | null = null): Promise<SnapshotItem[]> {
   const items = await manager.query<StoredRow[]>(
     `SELECT key AS id, kind, title, body_hash AS bodyHash, parent_key AS parent, position, state,
-            state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt, version
+            state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt,
+            edited_by AS editedBy, version
        FROM item WHERE course_id = ? AND (? IS NULL OR key = ?) ORDER BY position, key`,
     [courseId, key, key],
   );
@@ -137,6 +142,7 @@ async function readItems(manager: EntityManager, courseId: string, key: string |
     points: row.points ?? undefined,
     details: row.details === null ? undefined : (JSON.parse(row.details) as Record<string, unknown>),
     editedAt: row.editedAt ?? undefined,
+    editedBy: row.editedBy ?? undefined,
   }));
 }
 

@@ -4,7 +4,7 @@ import { deedsOf } from '../history/deeds.js';
 import { courseFor } from '../people/rights.js';
 import type { AskedCourse, Query } from '../queries/query.js';
 import { noticesOf } from '../roster/notices.js';
-import { learnerCounts } from '../runs/storedItems.js';
+import { learnerCounts } from './learnerCounts.js';
 import { readSnapshot } from './courseStore.js';
 
 /** Kinds whose details the views of a whole course show; those of others come with the item. */

@@ -10,6 +10,7 @@ import { Calendars1764403200000 } from './migrations/1764403200000-Calendars.js'
 import { DateStyles1764489600000 } from './migrations/1764489600000-DateStyles.js';
 import { Counting1764576000000 } from './migrations/1764576000000-Counting.js';
 import { DeskLists1764662400000 } from './migrations/1764662400000-DeskLists.js';
+import { Journals1764748800000 } from './migrations/1764748800000-Journals.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 /** The database within a data folder. */
@@ -32,6 +33,7 @@ function options(dataFolder: string): DataSourceOptions {
       DateStyles1764489600000,
       Counting1764576000000,
       DeskLists1764662400000,
+      Journals1764748800000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

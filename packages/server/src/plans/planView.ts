@@ -17,7 +17,7 @@ import type { Asker } from '../people/asker.js';
 import { demand } from '../people/rights.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { KnownOfPair } from '../runs/bring.js';
-import { learnerCounts } from '../runs/storedItems.js';
+import { learnerCounts } from '../courses/learnerCounts.js';
 import { nameOf } from '../people/names.js';
 import { changeSince } from './calendarChanges.js';
 import type { Query } from '../queries/query.js';

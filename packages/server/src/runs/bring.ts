@@ -1,5 +1,7 @@
 import {
+  countsOfRun,
   LEARNER_SORTS,
+  operationsOfRun,
   type BringOutcome,
   type Decisions,
   type Finding,
@@ -7,7 +9,6 @@ import {
   previewPlan,
   type PlanInput,
   type PlanPolicy,
-  type Preview,
   type RunCounts,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
@@ -21,10 +22,11 @@ import { groundOn, inputOn, orRefuse, readCourse, readSides, type PairGround } f
 import { seePlan } from '../plans/planCommands.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../writer/command.js';
-import { aliasesOf, noteLineage, operationsOf } from './journal.js';
+import { removeThings } from '../courses/things.js';
+import { learnerCounts } from '../courses/learnerCounts.js';
+import { aliasesOf, noteLineage } from './lineage.js';
+import { insertOperations } from './operationStore.js';
 import { insertItems, landedThings, replaceItems } from './landedRows.js';
-import type { RunOperation } from './operations.js';
-import { learnerCounts, removeHanging, storedItems } from './storedItems.js';
 
 export interface BringInput {
   readonly runId: string;
@@ -76,22 +78,21 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
   const added = landed.filter(({ isNew }) => isNew);
   const changed = landed.filter(({ isNew }) => !isNew);
 
-  const out = preview.lines.flatMap(({ takenOut, to }) => (takenOut === true ? to! : []));
-  const before = await storedItems(manager, destinationId, [...changed.map(({ item }) => item.id), ...out]);
+  const operations = [
+    ...operationsOfRun(planInput, preview),
+    ...(await aliasesOf(manager, planInput, preview, destinationId)),
+  ];
+  const out = operations.flatMap(({ op, key }) => (op === 'removed' ? [key] : []));
   await insertBodies(manager, writtenTexts(plan.decisions));
   await insertItems(manager, sourceId, destinationId, added, at);
   progress(0.6);
   await replaceItems(manager, sourceId, destinationId, changed, at);
-  await takeOut(manager, destinationId, out);
+  await removeThings(manager, destinationId, out);
   const items = landed.map(({ item }) => item);
   await insertMoments(manager, destinationId, items);
   await insertLinks(manager, destinationId, items);
   progress(0.8);
-  const operations = [
-    ...operationsOf(planInput, preview, landed, before),
-    ...(await aliasesOf(manager, planInput, preview, destinationId)),
-  ];
-  await noteLineage(manager, { runId, sourceId, destinationId }, operations);
+  await noteLineage(manager, { runId, destinationId }, operations);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [destinationId]);
   const learnersAfter = await learnerCounts(manager, destinationId);
   const learners = Object.fromEntries(
@@ -99,8 +100,8 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
   ) as Record<LearnerSort, number>;
   if (Object.values(learners).some((count) => count !== 0)) throw new Error('A run touched learner data.');
   await manager.query(
-    `INSERT INTO run (id, plan_id, source_id, further_sources, destination_id, person_id, for_person_id, at, policy, counts, operations, number)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, (SELECT coalesce(max(number), 0) + 1 FROM run))`,
+    `INSERT INTO run (id, plan_id, source_id, further_sources, destination_id, person_id, for_person_id, at, policy, counts, number)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, (SELECT coalesce(max(number), 0) + 1 FROM run))`,
     [
       runId,
       planId,
@@ -111,10 +112,10 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
       doer.forPersonId,
       at,
       JSON.stringify(planInput.policy),
-      JSON.stringify(countsOf(planInput, preview, operations, learners)),
-      JSON.stringify(operations),
+      JSON.stringify({ ...countsOfRun(planInput, preview, operations), learners } satisfies RunCounts),
     ],
   );
+  await insertOperations(manager, runId, operations);
   await noteDeed(manager, doer, {
     courseId: destinationId,
     at,
@@ -171,15 +172,6 @@ async function versionOf(manager: EntityManager, courseId: string): Promise<numb
   return row!.version;
 }
 
-async function takeOut(manager: EntityManager, courseId: string, keys: readonly string[]): Promise<void> {
-  if (keys.length === 0) return;
-  await removeHanging(manager, courseId, keys);
-  await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [
-    courseId,
-    JSON.stringify(keys),
-  ]);
-}
-
 /** Texts that a person wrote when both sides had one. */
 const writtenTexts = ({ answers = {} }: Decisions): string[] =>
   Object.values(answers).flatMap(({ body }) => (typeof body === 'object' && body.text !== '' ? [body.text] : []));
@@ -188,36 +180,3 @@ const writtenTexts = ({ answers = {} }: Decisions): string[] =>
 const sourceNames = ({ source, joined }: PlanInput): string[] => [
   ...new Set((joined?.sources ?? [source]).map(({ course }) => course.term)),
 ];
-
-function countsOf(
-  { source, joined }: PlanInput,
-  preview: Preview,
-  operations: readonly RunOperation[],
-  learners: RunCounts['learners'],
-): RunCounts {
-  const added = operations.filter(({ op }) => op === 'added').length;
-  const from = (course: string): number =>
-    operations.filter(
-      (each) => (each.op === 'added' || each.op === 'changed') && (each.source ?? source.course.id) === course,
-    ).length;
-  const bySource = joined?.sources.map(({ course }) => ({
-    course: course.id,
-    name: `${course.code} ${course.number}, ${course.term}`,
-    things: from(course.id),
-  }));
-  const places = operations.filter((each) => each.op === 'added' && each.place).length;
-  return {
-    things: operations.filter(({ op }) => op === 'added' || op === 'changed').length,
-    added,
-    changed: operations.filter(({ op }) => op === 'changed').length,
-    places,
-    takenOut: operations.filter(({ op }) => op === 'takenOut').length,
-    dates: preview.dates.filter(({ to }) => to !== null).length,
-    left: Object.values(preview.counts).reduce((sum, { leave }) => sum + leave, 0),
-    byKind: Object.fromEntries(
-      Object.entries(preview.counts).map(([kind, { source, bring: brought }]) => [kind, { source, brought }]),
-    ),
-    ...(bySource === undefined ? {} : { bySource }),
-    learners,
-  };
-}

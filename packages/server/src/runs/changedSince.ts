@@ -1,7 +1,6 @@
-import { groupBy, isMust, type LinkType, type Problem } from '@yarin/core';
+import { groupBy, isMust, writes, type LinkType, type Operation, type Problem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { sourcesOf, type RunRow } from '../database/entities/run.js';
-import { wrote } from './operations.js';
 
 interface Thing {
   readonly key: string;
@@ -16,13 +15,14 @@ export interface ChangedSince {
   readonly within: readonly (Thing & { readonly parent: string })[];
 }
 
-/** @param added  keys of what the run added */
+/** @param operations  of the run */
 export async function changedSince(
   manager: EntityManager,
   run: RunRow,
-  added: readonly string[],
+  operations: readonly Operation[],
 ): Promise<ChangedSince> {
-  const written = run.operations.flatMap((each) => (wrote(each) ? [`${each.source ?? run.sourceId} ${each.key}`] : []));
+  const added = addedBy(operations);
+  const written = operations.filter(writes).map(({ origin, key }) => `${origin?.course} ${key}`);
   const edited = await manager.query<Thing[]>(
     `SELECT item.key, item.title FROM item
        JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
@@ -39,6 +39,10 @@ export async function changedSince(
   return { edited, within };
 }
 
+/** Keys of what a run added. */
+export const addedBy = (operations: readonly Operation[]): string[] =>
+  operations.flatMap(({ op, key }) => (op === 'added' ? [key] : []));
+
 /** A problem each, for who is asked what becomes of them. */
 export const toldChanged = ({ edited, within }: ChangedSince): Problem[] =>
   [...edited, ...within].map(({ key, title }) => ({ code: 'changedSince', message: title, where: `/${key}` }));
@@ -51,10 +55,11 @@ export const toldChanged = ({ edited, within }: ChangedSince): Problem[] =>
  */
 export async function keptWith(
   manager: EntityManager,
-  { destinationId, operations }: RunRow,
+  { destinationId }: RunRow,
+  operations: readonly Operation[],
   { edited, within }: ChangedSince,
 ): Promise<ReadonlySet<string>> {
-  const added = new Set(operations.flatMap(({ op, key }) => (op === 'added' ? [key] : [])));
+  const added = new Set(addedBy(operations));
   const holders = await holdersIn(manager, destinationId);
   const kept = new Set(edited.map(({ key }) => key));
   const waiting = [...[...kept].flatMap((key) => holders.get(key) ?? []), ...within.map(({ parent }) => parent)];

@@ -11,7 +11,7 @@ import {
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { nativeHash } from './nativeHash.js';
-import { removeHanging } from './storedItems.js';
+import { removeHanging } from '../courses/things.js';
 
 /** Something that a run writes: how it lands, and what it comes from. */
 export interface Landed {
@@ -20,8 +20,6 @@ export interface Landed {
   readonly origin: Origin;
   readonly isNew: boolean;
   readonly landedHash: string;
-  /** A heading or a place holds less than its source: the rest is still to come. */
-  readonly isPart: boolean;
 }
 
 export function landedThings(
@@ -30,18 +28,16 @@ export function landedThings(
 ): Landed[] {
   const items = new Map(preview.items.map((item) => [item.id, item]));
   const sources = new Map(ground.source.items.map((item) => [item.id, item]));
-  return preview.lines.filter(isWritten).map(({ item: from, to, verb, place, headingOnly }) => {
+  return preview.lines.filter(isWritten).map(({ item: from, to, verb }) => {
     const item = items.get(to!)!;
     const source = sources.get(from!)!;
     const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
-    const isPart = place === true || headingOnly === true;
     return {
       item,
       source,
       origin: originOf(ground, from!),
       isNew: verb === 'add' || verb === 'leave',
       landedHash,
-      isPart,
     };
   });
 }

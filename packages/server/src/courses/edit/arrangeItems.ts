@@ -1,10 +1,9 @@
-import { KIND_WORDS, type NewItem } from '@yarin/core';
+import { fitting, KIND_WORDS, type NewItem, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
-import type { StoredItem } from '../../runs/operations.js';
-import { putBack, removeHanging, storedItems } from '../../runs/storedItems.js';
 import type { Command } from '../../writer/command.js';
 import { readItem } from '../courseStore.js';
+import { putThings, removeThings } from '../things.js';
 import { courseChanged, insertItem, itemToEdit, writeItem, type EditOf } from './editing.js';
 
 export interface ItemAddition extends EditOf, NewItem {
@@ -108,13 +107,11 @@ export const removeItem: Command<ItemOf, void> = async ({ manager }, removal) =>
   );
   if (needing.length > 0)
     throw conflict(`${titles(needing)} would break without “${item.title}”. Take the link away there first.`);
-  const stored = (await storedItems(manager, courseId, [key])).get(key);
   await manager.query(
     'INSERT OR REPLACE INTO removed_item (course_id, key, title, stored, removed_at, removed_by) VALUES (?, ?, ?, ?, ?, ?)',
-    [courseId, key, item.title, JSON.stringify(stored), at, doer.personId],
+    [courseId, key, item.title, JSON.stringify(item), at, doer.personId],
   );
-  await removeHanging(manager, courseId, [key]);
-  await manager.query('DELETE FROM item WHERE course_id = ? AND key = ?', [courseId, key]);
+  await removeThings(manager, courseId, [key]);
   await courseChanged(manager, removal, `removed “${item.title}”`);
 };
 
@@ -134,12 +131,9 @@ export const putBackItem: Command<ItemOf, void> = async ({ manager }, putting) =
     [courseId, key],
   );
   if (removed === undefined) throw notFound('This was put back already.');
-  const { item, moments, links } = JSON.parse(removed.stored) as StoredItem;
-  const isUnitThere =
-    typeof item.parent_key === 'string' && (await readItem(manager, courseId, item.parent_key)) !== undefined;
-  await putBack(manager, 'item', [isUnitThere ? item : { ...item, parent_key: null }]);
-  await putBack(manager, 'moment', moments);
-  await putBack(manager, 'item_link', links);
+  const thing = JSON.parse(removed.stored) as SnapshotItem;
+  const isUnitThere = thing.parent !== undefined && (await readItem(manager, courseId, thing.parent)) !== undefined;
+  await putThings(manager, courseId, [fitting(thing, () => isUnitThere)]);
   await manager.query('DELETE FROM removed_item WHERE course_id = ? AND key = ?', [courseId, key]);
   await courseChanged(manager, putting, `put “${removed.title}” back`, key);
 };

@@ -3,9 +3,9 @@ import type { EntityManager } from 'typeorm';
 import { noteDeed, type Doer } from '../../history/deeds.js';
 import { notFound } from '../../http/httpProblem.js';
 import { nativeHash } from '../../runs/nativeHash.js';
-import { removeHanging } from '../../runs/storedItems.js';
 import { readItem } from '../courseStore.js';
 import { insertLinks, insertMoments } from '../courseWriter.js';
+import { removeHanging } from '../things.js';
 
 /** What every edit of a course comes with: by whom and when. */
 export interface EditOf {

@@ -12,6 +12,7 @@ import {
   RemovedItemRow,
 } from './item.js';
 import { LearnerRecordRow } from './learner.js';
+import { OperationRow } from './operation.js';
 import { PersonRow } from './person.js';
 import { RecipeRow } from './recipe.js';
 import { FormerCodeRow, RosterLoadRow, RosterNoticeRow } from './roster.js';
@@ -37,6 +38,7 @@ export const ENTITIES = [
   LearnerRecordRow,
   PlanRow,
   RunRow,
+  OperationRow,
   LineageRow,
   SessionRow,
   RecipeRow,

@@ -1,5 +1,4 @@
-import type { ItemState, Kind, LinkType, Mark, Moment, Role } from '@yarin/core';
-import type { StoredItem } from '../../runs/operations.js';
+import type { ItemState, Kind, LinkType, Mark, Moment, Role, SnapshotItem } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 /** A thing in a course. Its key survives copying: the same key stands in every course that it was brought into. */
@@ -103,7 +102,7 @@ export class RemovedItemRow {
   title!: string;
 
   @Column({ type: 'simple-json' })
-  stored!: StoredItem;
+  stored!: SnapshotItem;
 
   @Column({ type: 'text', name: 'removed_at' })
   removedAt!: string;

@@ -1,6 +1,5 @@
 import type { CourseTime, Decisions, PlanPolicy, RunCounts } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
-import type { RunOperation } from '../../runs/operations.js';
 
 /** Every source of a plan or run, the one that goes before the others first. */
 export const sourcesOf = ({ sourceId, furtherSources }: Pick<PlanRow, 'sourceId' | 'furtherSources'>): string[] => [
@@ -49,7 +48,7 @@ export class PlanRow {
   place!: number;
 }
 
-/** A plan carried out, with everything it did, by which it can be taken back. */
+/** A plan carried out; what it did, by which it can be taken back, stands in `operation`. */
 @Entity('run')
 @Index('run_destination', ['destinationId'])
 @Index('run_number', ['number'])
@@ -80,10 +79,6 @@ export class RunRow {
 
   @Column({ type: 'simple-json' })
   counts!: RunCounts;
-
-  /** Read only by name: in a list of runs it would be most of what is read. */
-  @Column({ type: 'simple-json', select: false })
-  operations!: RunOperation[];
 
   /** Runs are numbered as they happen; two of them can fall into one minute. */
   @Column({ type: 'integer', default: 0 })

@@ -1,0 +1,73 @@
+import { isWritten } from '../plan/line.js';
+import { originOf } from '../plan/joinSources.js';
+import { originKey } from '../plan/overlaps.js';
+import type { PlanInput, Preview } from '../plan/preview.js';
+import type { RunCounts } from '../api/plans.js';
+import type { Noted, Operation } from './operation.js';
+
+/**
+ * What a run does to the shell, before it does it: everything that is written, noted and taken out, in the order of the plan.
+ *
+ * @see docs/rules.md, "The journal"
+ */
+export function operationsOfRun(input: PlanInput, { lines }: Pick<Preview, 'lines'>): Operation[] {
+  const { shell, lineage } = input;
+  const before = new Map(shell.items.map((item) => [item.id, item]));
+  const noted = new Map(
+    lineage.map(({ sourceCourse, sourceItem, sourceHash, landedHash, landedVersion }): [string, Noted] => [
+      originKey(sourceCourse, sourceItem),
+      { sourceHash, landedHash, ...(landedVersion === undefined ? {} : { landedVersion }) },
+    ]),
+  );
+  const written: Operation[] = [];
+  const same: Operation[] = [];
+  const out: Operation[] = [];
+  for (const line of lines) {
+    const { item, to: key, verb, source } = line;
+    if (item === null || key === null) continue;
+    if (isWritten(line)) {
+      const origin = originOf(input, item);
+      if (verb === 'add' || verb === 'leave') {
+        const part = line.place === true ? 'place' : line.headingOnly === true ? 'heading' : undefined;
+        written.push({ op: 'added', key, origin, ...(part === undefined ? {} : { part }) });
+      } else {
+        const notedBefore = noted.get(originKey(origin.course, origin.item));
+        written.push({ op: 'changed', key, origin, before: before.get(key)!, notedBefore });
+      }
+    } else if (line.takenOut === true)
+      out.push({ op: 'removed', key, origin: { course: source, item }, before: before.get(key)! });
+    else if (verb === 'same' || line.answered === 'kept')
+      same.push({ op: 'noted', key, origin: originOf(input, item) });
+  }
+  return [...written, ...same, ...out];
+}
+
+/** What a run counts of what it did. */
+export function countsOfRun(
+  { joined }: Pick<PlanInput, 'joined'>,
+  { dates, counts }: Pick<Preview, 'dates' | 'counts'>,
+  operations: readonly Operation[],
+): Omit<RunCounts, 'learners'> {
+  const added = operations.filter(({ op }) => op === 'added');
+  const changed = operations.filter(({ op }) => op === 'changed');
+  const from = (course: string): number =>
+    [...added, ...changed].filter(({ origin }) => origin?.course === course).length;
+  const bySource = joined?.sources.map(({ course }) => ({
+    course: course.id,
+    name: `${course.code} ${course.number}, ${course.term}`,
+    things: from(course.id),
+  }));
+  return {
+    things: added.length + changed.length,
+    added: added.length,
+    changed: changed.length,
+    places: added.filter((each) => each.op === 'added' && each.part === 'place').length,
+    takenOut: operations.filter(({ op }) => op === 'removed').length,
+    dates: dates.filter(({ to }) => to !== null).length,
+    left: Object.values(counts).reduce((sum, { leave }) => sum + leave, 0),
+    byKind: Object.fromEntries(
+      Object.entries(counts).map(([kind, { source: of, bring: brought }]) => [kind, { source: of, brought }]),
+    ),
+    ...(bySource === undefined ? {} : { bySource }),
+  };
+}

@@ -1,0 +1,71 @@
+import type { Operation, PlanInput, Preview } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+
+/** What led to the same thing of another source leads to the one that came; not what led somewhere here already. */
+export async function aliasesOf(
+  manager: EntityManager,
+  { joined }: PlanInput,
+  { lines }: Preview,
+  destinationId: string,
+): Promise<Operation[]> {
+  if (joined === undefined) return [];
+  const wanted = lines.flatMap(({ item, to }): Operation[] =>
+    item === null || to === null
+      ? []
+      : (joined.others.get(item) ?? [])
+          .filter((other) => other.item !== to)
+          .map((origin) => ({ op: 'aliased', key: to, origin })),
+  );
+  const taken = await manager.query<{ key: string }[]>(
+    `SELECT value AS key FROM json_each(?)
+      WHERE EXISTS (SELECT 1 FROM item_alias WHERE course_id = ? AND alias = value)
+         OR EXISTS (SELECT 1 FROM item WHERE course_id = ? AND item.key = value)`,
+    [JSON.stringify(wanted.map(({ origin }) => origin!.item)), destinationId, destinationId],
+  );
+  const isTaken = new Set(taken.map(({ key }) => key));
+  return wanted.filter(({ origin }) => !isTaken.has(origin!.item));
+}
+
+/**
+ * Notes for everything that was written or found to be the same where it came from, and what both say now. What an
+ * earlier run brought stays that run's; only what both say is noted anew.
+ */
+export async function noteLineage(
+  manager: EntityManager,
+  run: { readonly runId: string; readonly destinationId: string },
+  operations: readonly Operation[],
+): Promise<void> {
+  const pairs = operations
+    .filter(({ op }) => op !== 'aliased' && op !== 'removed')
+    .map((each) => ({
+      key: each.key,
+      ...each.origin,
+      part: each.op === 'added' && each.part !== undefined ? 1 : undefined,
+    }));
+  await manager.query(
+    `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash, landed_version)
+     SELECT ?, old.course_id, old.key, landed.key, ?,
+            CASE WHEN pair.value->>'part' THEN landed.content_hash ELSE old.content_hash END,
+            landed.content_hash, landed.version
+       FROM json_each(?) AS pair
+            CROSS JOIN item AS old
+            ON old.course_id = pair.value->>'course' AND old.key = pair.value->>'item'
+            CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'
+      WHERE true ON CONFLICT (course_id, source_course_id, source_key)
+         DO UPDATE SET source_hash = excluded.source_hash, landed_hash = excluded.landed_hash,
+                       landed_version = excluded.landed_version`,
+    [run.destinationId, run.runId, JSON.stringify(pairs), run.destinationId],
+  );
+  await manager.query(
+    `INSERT INTO item_alias (course_id, alias, key)
+     SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+    [
+      run.destinationId,
+      JSON.stringify(
+        operations
+          .filter(({ op, key, origin }) => key !== origin?.item && op !== 'removed')
+          .map(({ key, origin }) => ({ key, from: origin?.item })),
+      ),
+    ],
+  );
+}
