@@ -57,11 +57,11 @@ export {
 export type { RecipeChoices, RecipeKnows } from './schemas/recipe.js';
 export type { BrokenNeed } from './choose/brokenNeeds.js';
 export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type SettingName } from './course/settings.js';
-export type { Finding, FindingName } from './choose/finding.js';
+export { FINDING_WORDS, type Finding, type FindingName } from './choose/finding.js';
 export { proposeJobProblems } from './choose/checkProposeJob.js';
 export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
 export { viewCourse } from './choose/courseView.js';
-export { FINDING_WORDS, findFindings, findInSource, viewSource, type ViewedSource } from './choose/findFindings.js';
+export { findFindings, findInSource, viewSource, type ViewedSource } from './choose/findFindings.js';
 export { looseEndsOf, type LooseEnd, type Severity } from './plan/looseEnds.js';
 export { planJobProblems } from './plan/checkPlanJob.js';
 export { planCourses } from './plan/planCourses.js';

@@ -4,7 +4,15 @@ import type { SnapshotItem } from '../course/snapshot.js';
 import type { Course } from '../schemas/course.js';
 import { MEETING_HOSTS } from '../words/findMeetings.js';
 import { viewCourse } from './courseView.js';
-import type { CourseView, Finding, FindingName, FindingRule, SourceContext, SourceRule } from './finding.js';
+import {
+  FINDING_NAMES,
+  type CourseView,
+  type Finding,
+  type FindingName,
+  type FindingRule,
+  type SourceContext,
+  type SourceRule,
+} from './finding.js';
 import { double } from './findings/double.js';
 import { emptyUnit } from './findings/emptyUnit.js';
 import { heldOutside } from './findings/heldOutside.js';
@@ -21,43 +29,25 @@ import { otherTerm } from './findings/otherTerm.js';
 import { stockThing } from './findings/stockThing.js';
 import { unused } from './findings/unused.js';
 
-/** Every reason, in the order in which findings are listed. A new reason is one file and one line here. */
-const RULES: readonly ({ readonly ofSource: SourceRule } | { readonly besideShell: FindingRule })[] = [
-  { ofSource: lastTermsAnnouncement },
-  { ofSource: oneOffEvent },
-  { ofSource: meetingLink },
-  { ofSource: heldOutside },
-  { ofSource: originalityCheck },
-  { besideShell: lastTermsSyllabus },
-  { besideShell: stockThing },
-  { ofSource: unused },
-  { ofSource: emptyUnit },
-  { ofSource: otherTerm },
-  { ofSource: double },
-  { ofSource: hiddenAllTerm },
-  { besideShell: olderCourseLink },
-  { besideShell: otherMode },
-  { ofSource: noPoints },
-];
-
-/** What a finding is called where its items are set aside or noted. */
-export const FINDING_WORDS: Readonly<Record<FindingName, string>> = {
-  lastTermsAnnouncement: 'announcements of last term',
-  oneOffEvent: 'one-off events',
-  meetingLink: 'video meetings',
-  heldOutside: 'held by an outside course',
-  originalityCheck: 'originality checks',
-  lastTermsSyllabus: 'last term’s syllabus',
-  stockThing: 'stock the shell has',
-  unused: 'used by nothing',
-  emptyUnit: 'empty units',
-  otherTerm: 'dated in another term',
-  double: 'doubles',
-  hiddenAllTerm: 'hidden all term',
-  olderCourseLink: 'links into older courses',
-  otherMode: 'words of the old mode',
-  noPoints: 'work without points',
-};
+/** How each reason is found. A new one is a file, its words in `FINDING_WORDS` and its line here, without which nothing compiles. */
+const RULES: Readonly<Record<FindingName, { readonly ofSource: SourceRule } | { readonly besideShell: FindingRule }>> =
+  {
+    lastTermsAnnouncement: { ofSource: lastTermsAnnouncement },
+    oneOffEvent: { ofSource: oneOffEvent },
+    meetingLink: { ofSource: meetingLink },
+    heldOutside: { ofSource: heldOutside },
+    originalityCheck: { ofSource: originalityCheck },
+    lastTermsSyllabus: { besideShell: lastTermsSyllabus },
+    stockThing: { besideShell: stockThing },
+    unused: { ofSource: unused },
+    emptyUnit: { ofSource: emptyUnit },
+    otherTerm: { ofSource: otherTerm },
+    double: { ofSource: double },
+    hiddenAllTerm: { ofSource: hiddenAllTerm },
+    olderCourseLink: { besideShell: olderCourseLink },
+    otherMode: { besideShell: otherMode },
+    noPoints: { ofSource: noPoints },
+  };
 
 /** What an institution knows beside the two courses. */
 export interface FindingKnowledge {
@@ -70,8 +60,7 @@ export interface FindingKnowledge {
 /** A course viewed once for all shells that it may be brought into; what does not depend on the shell is found once. */
 export interface ViewedSource {
   readonly context: SourceContext;
-  /** By the number of the rule. */
-  readonly found: Map<number, readonly Finding[]>;
+  readonly found: Map<FindingName, readonly Finding[]>;
 }
 
 /**
@@ -120,10 +109,11 @@ export function findInSource(
   { isCourse = () => false }: Pick<FindingKnowledge, 'isCourse'> = {},
 ): Finding[] {
   const marks = new Map((context.source.course.marks ?? []).map(({ item, mark }) => [item, mark]));
-  return RULES.flatMap((rule, at) => {
+  return FINDING_NAMES.flatMap((name) => {
+    const rule = RULES[name];
     if ('besideShell' in rule) return rule.besideShell({ ...context, shell, isCourse });
-    let known = found.get(at);
-    if (known === undefined) found.set(at, (known = rule.ofSource(context)));
+    let known = found.get(name);
+    if (known === undefined) found.set(name, (known = rule.ofSource(context)));
     return known;
   }).map((finding) => {
     const mark = marks.get(finding.item);

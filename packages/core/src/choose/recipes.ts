@@ -3,8 +3,7 @@ import { SETTING_WORDS } from '../course/settings.js';
 import type { Snapshot } from '../course/snapshot.js';
 import type { Choices, Turn } from '../schemas/choices.js';
 import type { RecipeChoices, RecipeKnows } from '../schemas/recipe.js';
-import { FINDING_WORDS } from './findFindings.js';
-import type { Finding, FindingName } from './finding.js';
+import { FINDING_WORDS, type Finding, type FindingName } from './finding.js';
 
 const BY_RULE = ['all', 'kinds', 'findings', 'settings', 'onlyLacking', 'openingPosts', 'landing'] as const;
 
