@@ -43,5 +43,6 @@ export default {
   projects: [...['core', 'formats', 'cli', 'web'].map(project), server],
   // As many files at once as there are processors: many wait for threads of their own.
   maxWorkers: '100%',
-  testTimeout: 120_000,
+  testTimeout: 240_000,
+  testSequencer: './jest.longFirst.mjs',
 };

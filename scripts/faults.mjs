@@ -19,7 +19,7 @@ if (chosen === undefined) {
   process.exit(2);
 }
 console.log(chosen.env);
-const { status } = spawnSync('npx', ['jest', `--testTimeout=${HOURS_MS}`, '--forceExit', chosen.test], {
+const { status } = spawnSync('npx', ['jest', `--testTimeout=${HOURS_MS}`, chosen.test], {
   stdio: 'inherit',
   env: {
     ...process.env,

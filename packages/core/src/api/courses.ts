@@ -1,6 +1,6 @@
 import type { Kind } from '../course/kinds.js';
 import type { SnapshotItem } from '../course/snapshot.js';
-import type { LooseEnd } from '../plan/looseEnds.js';
+import type { LooseEnd } from '../plan/looseEnds/looseEnd.js';
 import type { Rights, StaffRole, Wanted } from '../rights/rights.js';
 import type { Calendar, Meeting } from '../schemas/calendar.js';
 import type { Item, Link, Mark, Moment } from '../schemas/course.js';

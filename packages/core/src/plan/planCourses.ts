@@ -13,7 +13,7 @@ import { isWritten, type PlanLine, type Verb } from './line.js';
 import type { LineageEntry } from './match.js';
 import { originKey } from './overlaps.js';
 import { previewPlan, type Preview } from './preview.js';
-import { worstFirst } from './looseEnds.js';
+import { worstFirst } from './looseEnds/looseEnd.js';
 import { printedDates } from './printedDates.js';
 import { doubtsLeftOver, reviewPlan } from './review.js';
 import { suggestPlanPolicy } from './suggestPlanPolicy.js';

@@ -1,8 +1,8 @@
 import { doubtCauses, type DoubtCause } from '../retime/causes.js';
 import type { DoubtfulMoment, TermMoments } from '../retime/doubt.js';
-import { classesWithoutEvent } from './classSeries.js';
 import { unitsAround } from './dates.js';
-import { looseEndsOf, titlesOf, worstFirst, type LooseEnd } from './looseEnds.js';
+import type { LooseEnd } from './looseEnds/looseEnd.js';
+import { looseEndsOf } from './looseEnds/looseEnds.js';
 import { originOf } from './joinSources.js';
 import type { PlanInput, Preview, PreviewDate } from './preview.js';
 import { classDaysOf, meetingsFor, sectionsIn } from './sharedShell.js';
@@ -15,34 +15,10 @@ export interface Review {
 
 /** Gathers the doubts of a preview by cause, and what would be left over after it. */
 export function reviewPlan(input: PlanInput, preview: Preview): Review {
-  const { dates, items, lines, broken } = preview;
-  const { source, joined, shell, findings } = input;
   return {
     causes: causesOf(input, preview),
-    looseEnds: worstFirst([
-      ...looseEndsOf({ course: shell.course, items }, [{ source, findings, lines, broken }]),
-      ...classesWithoutEvent({ source, shell, joined }, dates),
-      ...datedElsewhere(preview.elsewhere),
-    ]),
+    looseEnds: looseEndsOf({ course: input.shell.course, items: preview.items }, { input, preview }),
   };
-}
-
-/** Dates that nobody moved since the run, and that the calendar or the rule puts elsewhere now. */
-function datedElsewhere(dates: readonly PreviewDate[]): LooseEnd[] {
-  if (dates.length === 0) return [];
-  const things = new Map(dates.map((date) => [date.item, date]));
-  return [
-    {
-      code: 'datedElsewhere',
-      severity: 'wrong',
-      sentence:
-        dates.length === 1
-          ? 'One date that was brought would stand elsewhere on the calendar as it is now'
-          : `${dates.length} dates that were brought would stand elsewhere on the calendar as it is now`,
-      detail: titlesOf([...things.values()]),
-      items: [...things.keys()],
-    },
-  ];
 }
 
 /** The doubts among the dates of a plan by cause, then those about what earlier runs brought. */

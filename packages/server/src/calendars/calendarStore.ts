@@ -1,7 +1,7 @@
 import { partCalendar, withAdditions, type Calendar, type CourseTime, type TermCalendar } from '@yarin/core';
 import { In, IsNull, type EntityManager } from 'typeorm';
+import { countOf, countUp } from '../database/counters.js';
 import { CourseRow } from '../database/entities/course.js';
-import { CounterRow } from '../database/entities/counter.js';
 import { TermRow } from '../database/entities/term.js';
 
 /** The calendar of a course as it holds: that of its term or of a part of it, with what the course adds. */
@@ -31,13 +31,11 @@ export async function timesOf(
 }
 
 /** Goes up whenever a term of the college is added, changed or taken away. */
-export async function termsVersion(manager: EntityManager): Promise<number> {
-  return (await manager.findOneByOrFail(CounterRow, { name: 'terms' })).value;
-}
+export const termsVersion = (manager: EntityManager): Promise<number> => countOf(manager, 'terms');
 
 /** Whoever writes terms says so: everything that is kept by their version is worked out anew. */
 export async function termsChanged(manager: EntityManager): Promise<void> {
-  await manager.increment(CounterRow, { name: 'terms' }, 'value', 1);
+  await countUp(manager, 'terms');
 }
 
 /** The calendars of all whole terms. */

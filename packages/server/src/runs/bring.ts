@@ -13,6 +13,7 @@ import {
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { insertBodies, insertLinks, insertMoments } from '../courses/courseWriter.js';
+import { countUp } from '../database/counters.js';
 import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
@@ -101,7 +102,7 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
   if (Object.values(learners).some((count) => count !== 0)) throw new Error('A run touched learner data.');
   await manager.query(
     `INSERT INTO run (id, plan_id, source_id, further_sources, destination_id, person_id, for_person_id, at, policy, counts, number)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, (SELECT coalesce(max(number), 0) + 1 FROM run))`,
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       runId,
       planId,
@@ -113,6 +114,7 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
       at,
       JSON.stringify(planInput.policy),
       JSON.stringify({ ...countsOfRun(planInput, preview, operations), learners } satisfies RunCounts),
+      await countUp(manager, 'runs'),
     ],
   );
   await insertOperations(manager, runId, operations);

@@ -21,7 +21,7 @@ interface StoredOperation {
   readonly lineageBefore?: Row;
 }
 
-/** The journals of runs are rows, and what stood before is kept as things instead of rows of tables; so is what was removed. */
+/** The journals of runs are rows, and what stood before is kept as things instead of rows of tables; so is what was removed. Runs are counted. */
 export class Journals1764748800000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(
@@ -50,6 +50,7 @@ export class Journals1764748800000 implements MigrationInterface {
       );
     }
     await runner.query('ALTER TABLE "run" DROP COLUMN "operations"');
+    await runner.query(`INSERT INTO "counter" SELECT 'runs', coalesce(max(number), 0) FROM run`);
     await rewriteRemoved(runner, (stored) => thingOf(stored as StoredItem));
   }
 
@@ -77,6 +78,7 @@ export class Journals1764748800000 implements MigrationInterface {
       await runner.query('UPDATE run SET operations = ? WHERE id = ?', [JSON.stringify(operations), id]);
     }
     await runner.query('DROP TABLE "operation"');
+    await runner.query(`DELETE FROM "counter" WHERE name = 'runs'`);
     await rewriteRemoved(runner, (stored, course) => rowsOf(course, stored as Row));
   }
 }

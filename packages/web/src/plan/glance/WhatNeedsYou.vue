@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LooseEnd } from '@yarin/core';
+import type { LooseEnd, LooseEndCode } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import CauseLine from '../when/CauseLine.vue';
@@ -23,7 +23,7 @@ const ends = computed(() => plan.preview!.looseEnds.filter(({ code }) => code !=
 const isQuiet = computed(() => plan.preview!.causes.length + notes.value.length + ends.value.length === 0);
 
 /** What is decided in the spread is opened there; the rest stands under Left over. */
-const DECIDED_IN_SPREAD = ['standsAlready', 'ruleStays', 'neededButLeft'];
+const DECIDED_IN_SPREAD: readonly LooseEndCode[] = ['standsAlready', 'ruleStays', 'neededButLeft'];
 function see({ code }: LooseEnd): void {
   const knot = DECIDED_IN_SPREAD.includes(code) ? 'what' : 'left-over';
   void router.push({

@@ -1,13 +1,11 @@
-import { indexCalendar } from '../calendar/calendarIndex.js';
-import { dayWords } from '../calendar/dateWords.js';
-import { parseDay, parseMinute } from '../calendar/day.js';
-import { indexMeetings, type ClassMeeting } from '../calendar/meetingIndex.js';
-import type { Snapshot } from '../course/snapshot.js';
-import { firstFew } from '../firstFew.js';
-import type { Meeting } from '../schemas/calendar.js';
-import { originOf, type Joined } from './joinSources.js';
-import type { LooseEnd } from './looseEnds.js';
-import type { PreviewDate } from './preview.js';
+import { indexCalendar } from '../../calendar/calendarIndex.js';
+import { dayWords } from '../../calendar/dateWords.js';
+import { parseDay, parseMinute } from '../../calendar/day.js';
+import { indexMeetings, type ClassMeeting } from '../../calendar/meetingIndex.js';
+import { firstFew } from '../../firstFew.js';
+import type { Meeting } from '../../schemas/calendar.js';
+import { originOf } from '../joinSources.js';
+import type { LooseEnd, PlanCheck } from './looseEnd.js';
 
 /** A course has an event for its classes when it has one for nearly all of them. */
 const NEARLY_ALL = 0.9;
@@ -20,19 +18,13 @@ const keyOf = ({ day, start }: ClassMeeting): string => `${day} ${start}`;
 const seriesIn = (pattern: readonly Meeting[]): ReadonlySet<string | undefined> =>
   new Set(pattern.map(({ series }) => series));
 
-interface Sides {
-  readonly source: Snapshot;
-  readonly shell: Snapshot;
-  readonly joined?: Joined | undefined;
-}
-
 /**
  * Classes of the new term for which no event comes, where the old course had one for its every class: the new term has
  * more of them. One line a series.
  *
  * @see docs/rules.md, "Classes without an event"
  */
-export function classesWithoutEvent({ source, shell, joined }: Sides, dates: readonly PreviewDate[]): LooseEnd[] {
+export const classWithoutEvent: PlanCheck = ({ input: { source, shell, joined }, preview: { dates } }) => {
   const weekStartsOn = shell.calendar.weekStartsOn ?? 1;
   const next = indexMeetings(indexCalendar(shell.calendar, weekStartsOn), shell.meetings);
   return (joined?.sources ?? [source]).flatMap(({ course, calendar, meetings }) => {
@@ -55,7 +47,7 @@ export function classesWithoutEvent({ source, shell, joined }: Sides, dates: rea
       return without.length === 0 ? [] : [endFor(without, series, starts.at(-1)!.item)];
     });
   });
-}
+};
 
 function endFor(without: readonly ClassMeeting[], series: string | undefined, item: string): LooseEnd {
   const what = series === undefined ? 'class' : `${series} class`;

@@ -1,0 +1,132 @@
+import type { FindingName } from '../../choose/finding.js';
+import type { SnapshotItem } from '../../course/snapshot.js';
+import { about, titlesOf, type IndexedPlan, type LooseEnd, type PlanCheck } from './looseEnd.js';
+
+const inSource = ({ byId }: IndexedPlan, ids: readonly string[]): SnapshotItem[] =>
+  ids.flatMap((id) => byId.get(id) ?? []);
+
+/** Things that come although something was found about them. */
+const foundAndComing = (plan: IndexedPlan, name: FindingName): SnapshotItem[] =>
+  inSource(
+    plan,
+    plan.input.findings.flatMap(({ finding, item }) => (finding === name && plan.comes.has(item) ? [item] : [])),
+  );
+
+export const ruleStays: PlanCheck = ({ preview, byId }) => {
+  const titleOf = (id: string): string => byId.get(id)?.title ?? 'something that is not here';
+  return preview.broken.flatMap((each): LooseEnd[] =>
+    each.is !== 'ruleStays'
+      ? []
+      : [
+          {
+            code: 'ruleStays',
+            severity: 'breaks',
+            sentence: `“${titleOf(each.guards)}” would open without its condition`,
+            detail: `“${titleOf(each.rule)}” stays behind, since “${titleOf(each.reads)}” does`,
+            items: [each.rule, each.guards],
+          },
+        ],
+  );
+};
+
+export const neededButLeft: PlanCheck = (plan) =>
+  about(
+    inSource(
+      plan,
+      plan.preview.broken.flatMap((each) => (each.is === 'neededButLeft' ? [each.item] : [])),
+    ),
+    {
+      code: 'neededButLeft',
+      severity: 'wrong',
+      one: 'One thing that you left comes all the same, since others need it',
+      many: 'things that you left come all the same, since others need them',
+    },
+  );
+
+export const standsAlready: PlanCheck = (plan) =>
+  about(
+    inSource(
+      plan,
+      plan.preview.lines.flatMap(({ verb, answered, item }) =>
+        verb === 'ask' && answered === undefined && item !== null ? [item] : [],
+      ),
+    ),
+    {
+      code: 'standsAlready',
+      severity: 'wrong',
+      one: 'Something of the same name stands in the shell; it stays as it is there',
+      many: 'things of the same name stand in the shell; they stay as they are there',
+    },
+  );
+
+export const meetingLink: PlanCheck = (plan) =>
+  about(foundAndComing(plan, 'meetingLink'), {
+    code: 'meetingLink',
+    severity: 'wrong',
+    one: 'A text holds last term’s meeting link',
+    many: 'texts hold last term’s meeting links',
+  });
+
+export const reword: PlanCheck = (plan) => {
+  const marked = plan.input.source.marks.filter(({ mark, item }) => mark === 'reword' && plan.comes.has(item));
+  return about(
+    inSource(
+      plan,
+      marked.map(({ item }) => item),
+    ),
+    {
+      code: 'reword',
+      severity: 'wrong',
+      one: 'You marked one thing to be reworded',
+      many: 'things are marked to be reworded',
+    },
+  );
+};
+
+export const toReword: PlanCheck = (plan) =>
+  about(
+    inSource(
+      plan,
+      plan.preview.lines.flatMap(({ reword: isDraft, item }) => (isDraft === true && item !== null ? [item] : [])),
+    ),
+    {
+      code: 'toReword',
+      severity: 'wrong',
+      one: 'One thing comes as a draft, to be reworded',
+      many: 'things come as drafts, to be reworded',
+    },
+  );
+
+export const olderCourseLink: PlanCheck = (plan) =>
+  about(foundAndComing(plan, 'olderCourseLink'), {
+    code: 'olderCourseLink',
+    severity: 'wrong',
+    one: 'A text links into an older course',
+    many: 'texts link into older courses',
+  });
+
+export const originalityCheck: PlanCheck = (plan) =>
+  about(foundAndComing(plan, 'originalityCheck'), {
+    code: 'originalityCheck',
+    severity: 'wrong',
+    one: 'An originality check has to be turned on again',
+    many: 'originality checks have to be turned on again',
+  });
+
+/** Dates that nobody moved since the run, and that the calendar or the rule puts elsewhere now. */
+export const datedElsewhere: PlanCheck = ({ preview: { elsewhere: dates } }) => {
+  if (dates.length === 0) return [];
+  const things = new Map(dates.map((date) => [date.item, date]));
+  return [
+    {
+      code: 'datedElsewhere',
+      severity: 'wrong',
+      sentence:
+        dates.length === 1
+          ? 'One date that was brought would stand elsewhere on the calendar as it is now'
+          : `${dates.length} dates that were brought would stand elsewhere on the calendar as it is now`,
+      detail: titlesOf([...things.values()]),
+      items: [...things.keys()],
+    },
+  ];
+};
