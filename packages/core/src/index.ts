@@ -74,7 +74,7 @@ export { followPlan, followsPlan } from './plan/followPlan.js';
 export { policyEffect, type PolicyEffect } from './plan/policyEffect.js';
 export { causesOf, reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/match.js';
-export { isOut, isWritten, staysBehind, type PlanLine, type Verb } from './plan/line.js';
+export { isOut, isWritten, landsNew, staysBehind, type PlanLine, type Verb } from './plan/line.js';
 export {
   concernedDates,
   indexPlan,

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import type { PlanView } from '@yarin/core';
+import type { CourseView, PlanView } from '@yarin/core';
 import { openForWriting } from '../src/database/driver.js';
 import { deciding, dumpCourse, runPlan, serverOn, startServer, type TestServer } from './testServer.js';
 
@@ -65,6 +65,9 @@ describe('two runs, of which the second takes out what the first brought', () =>
     await ines.delete(`/api/courses/${SHELL}/items/${unit}`).expect(204);
     await takeBack(second).expect(200);
     expect(await parentOf(page)).toBeNull();
+    const { body } = await ines.get(`/api/courses/${SHELL}`).expect(200);
+    const outside = (body as CourseView).items.filter(({ parent }) => parent === undefined);
+    expect(outside.at(-1)!.id).toBe(page);
   });
 
   it('are taken back from a database of before journals were rows, and so is what was removed by hand', async () => {

@@ -48,9 +48,12 @@ export function conflicts(earlier: readonly Operation[], later: readonly Operati
 }
 
 /**
- * A thing as it can stand in a course again: at the end of the course when its unit is gone.
+ * A thing as it can stand in a course again: behind everything when its unit is gone.
  *
  * @param isThere  whether something stands in the course, or will
+ * @param last     the highest position outside units, there or coming back
  */
-export const fitting = (thing: SnapshotItem, isThere: (key: string) => boolean): SnapshotItem =>
-  thing.parent === undefined || isThere(thing.parent) ? thing : { ...thing, parent: undefined };
+export function fitting(thing: SnapshotItem, isThere: (key: string) => boolean, last: number): SnapshotItem {
+  if (thing.parent === undefined || isThere(thing.parent)) return thing;
+  return { ...thing, parent: undefined, position: last + 1 + (thing.position ?? 0) };
+}

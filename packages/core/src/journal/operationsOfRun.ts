@@ -1,4 +1,4 @@
-import { isWritten } from '../plan/line.js';
+import { isWritten, landsNew } from '../plan/line.js';
 import { originOf } from '../plan/joinSources.js';
 import { originKey } from '../plan/overlaps.js';
 import type { PlanInput, Preview } from '../plan/preview.js';
@@ -27,7 +27,7 @@ export function operationsOfRun(input: PlanInput, { lines }: Pick<Preview, 'line
     if (item === null || key === null) continue;
     if (isWritten(line)) {
       const origin = originOf(input, item);
-      if (verb === 'add' || verb === 'leave') {
+      if (landsNew(line)) {
         const part = line.place === true ? 'place' : line.headingOnly === true ? 'heading' : undefined;
         written.push({ op: 'added', key, origin, ...(part === undefined ? {} : { part }) });
       } else {

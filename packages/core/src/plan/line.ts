@@ -21,6 +21,9 @@ export interface PlanLine {
   readonly headingOnly?: true;
 }
 
+/** Of what is written: it stands in the shell as a thing of its own, and takes the place of nothing; a kept place does so too. */
+export const landsNew = ({ verb }: Pick<PlanLine, 'verb'>): boolean => verb === 'add' || verb === 'leave';
+
 /** It will not be in the new course: it is left, left the source, or came before and was taken out of the shell by hand. */
 export const staysBehind = ({ verb, to }: Pick<PlanLine, 'verb' | 'to'>): boolean =>
   verb === 'leave' || verb === 'gone' || to === null;

@@ -107,11 +107,11 @@ describe('in the way of taking a run back', () => {
 });
 
 describe('a thing that is put back', () => {
-  it('stands in its unit while that is there, and at the end of the course when it is not', () => {
-    const page = thing('page', { parent: 'unit' });
-    expect(fitting(page, (key) => key === 'unit')).toBe(page);
-    expect(fitting(page, () => false)).toEqual(thing('page', { parent: undefined }));
-    const loose = thing('page');
-    expect(fitting(loose, () => false)).toBe(loose);
+  it('stands in its unit while that is there, and behind everything when it is not', () => {
+    const page = thing('page', { parent: 'unit', position: 2 });
+    expect(fitting(page, (key) => key === 'unit', 7)).toBe(page);
+    expect(fitting(page, () => false, 7)).toEqual(thing('page', { parent: undefined, position: 10 }));
+    const loose = thing('page', { position: 2 });
+    expect(fitting(loose, () => false, 7)).toBe(loose);
   });
 });

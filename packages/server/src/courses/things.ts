@@ -1,4 +1,4 @@
-import type { SnapshotItem } from '@yarin/core';
+import { fitting, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { insertLinks, insertMoments } from './courseWriter.js';
 
@@ -26,11 +26,7 @@ export async function removeThings(manager: EntityManager, courseId: string, key
 }
 
 /** Puts things where they stood, with their dates and links, versions and all; what stands there under their keys gives way. */
-export async function putThings(
-  manager: EntityManager,
-  courseId: string,
-  things: readonly SnapshotItem[],
-): Promise<void> {
+async function putThings(manager: EntityManager, courseId: string, things: readonly SnapshotItem[]): Promise<void> {
   if (things.length === 0) return;
   await removeThings(
     manager,
@@ -48,4 +44,26 @@ export async function putThings(
   );
   await insertMoments(manager, courseId, things);
   await insertLinks(manager, courseId, things);
+}
+
+/** Puts things back into a course that went on without them: in their units, or behind everything where those are gone. */
+export async function putBack(
+  manager: EntityManager,
+  courseId: string,
+  things: readonly SnapshotItem[],
+): Promise<void> {
+  if (things.length === 0) return;
+  const standing = await manager.query<{ key: string; parent: string | null; position: number | null }[]>(
+    'SELECT key, parent_key AS parent, position FROM item WHERE course_id = ?',
+    [courseId],
+  );
+  const there = new Set([...standing.map(({ key }) => key), ...things.map(({ id }) => id)]);
+  let last = 0;
+  for (const { parent, position } of [...standing, ...things])
+    if ((parent ?? null) === null) last = Math.max(last, position ?? 0);
+  await putThings(
+    manager,
+    courseId,
+    things.map((thing) => fitting(thing, (key) => there.has(key), last)),
+  );
 }

@@ -29,7 +29,7 @@ export class DeskSentences {
 
   /** Those of some shells that are known by now, by shell; the others are begun. */
   atOnce(pending: readonly PendingSentence[]): ReadonlyMap<string, ShellSentence> {
-    void this.asked(pending);
+    this.asked(pending);
     return new Map(
       pending.flatMap(({ key, shellId }) => {
         const sentence = this.known.get(key);

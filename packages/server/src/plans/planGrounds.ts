@@ -16,6 +16,7 @@ import {
 import type { EntityManager } from 'typeorm';
 import { termsVersion } from '../calendars/calendarStore.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
+import { KeptByVersion } from './keptByVersion.js';
 import { groundOn, inputOn, orRefuse, readCourse, readSides, viewedSource, type PairGround } from './workedPlan.js';
 
 const MOST_GROUNDS = 40;
@@ -33,9 +34,9 @@ export type Worked = Preview & Review;
 
 /** Keeps what is costly to compute, by the versions of both courses: the sides with their findings. One a thread. */
 export class PlanGrounds {
-  private readonly known = new LRUCache<string, Promise<PairGround>>({ max: MOST_GROUNDS });
+  private readonly pairs = new KeptByVersion<PairGround>(MOST_GROUNDS);
   private readonly suggestions = new LRUCache<string, PolicySuggestion>({ max: MOST_SUGGESTIONS });
-  private readonly sources = new LRUCache<string, Promise<KnownSource>>({ max: MOST_SOURCES });
+  private readonly courses = new KeptByVersion<KnownSource>(MOST_SOURCES);
 
   constructor(private readonly manager: EntityManager) {}
 
@@ -47,13 +48,11 @@ export class PlanGrounds {
   }
 
   private ground(source: Side, shell: Side, ids: readonly string[], terms: number): Promise<PairGround> {
-    const key = `${keyOf(source, shell)} ${terms} ${ids.length > 1 ? ids.join(' ') : ''}`;
-    const known = this.known.get(key);
-    if (known !== undefined) return known;
-    const ground = this.workOutGround(source, shell, ids, terms);
-    this.known.set(key, ground);
-    ground.catch(() => this.known.delete(key));
-    return ground;
+    return this.pairs.get(
+      `${source.id} ${shell.id} ${ids.length > 1 ? ids.join(' ') : ''}`,
+      `${source.version} ${shell.version} ${terms}`,
+      () => this.workOutGround(source, shell, ids, terms),
+    );
   }
 
   private async workOutGround(source: Side, shell: Side, ids: readonly string[], terms: number): Promise<PairGround> {
@@ -66,13 +65,10 @@ export class PlanGrounds {
   }
 
   private source({ id, version }: Side, terms: number): Promise<KnownSource> {
-    const key = `${id}@${version} ${terms}`;
-    const known = this.sources.get(key);
-    if (known !== undefined) return known;
-    const source = readCourse(this.manager, id).then((snapshot) => ({ snapshot, viewed: new Map() }));
-    this.sources.set(key, source);
-    source.catch(() => this.sources.delete(key));
-    return source;
+    return this.courses.get(id, `${version} ${terms}`, async () => ({
+      snapshot: await readCourse(this.manager, id),
+      viewed: new Map(),
+    }));
   }
 
   /** What other rules would do to the dates of a ground; the same for every shell that runs alike and finds the same. */

@@ -1,6 +1,7 @@
 import {
   contentHash,
   isWritten,
+  landsNew,
   originOf,
   type Joined,
   type Origin,
@@ -28,7 +29,8 @@ export function landedThings(
 ): Landed[] {
   const items = new Map(preview.items.map((item) => [item.id, item]));
   const sources = new Map(ground.source.items.map((item) => [item.id, item]));
-  return preview.lines.filter(isWritten).map(({ item: from, to, verb }) => {
+  return preview.lines.filter(isWritten).map((line) => {
+    const { item: from, to } = line;
     const item = items.get(to!)!;
     const source = sources.get(from!)!;
     const landedHash = saysTheSame(item, source) ? source.contentHash : contentHash(item, item.bodyHash, nativeHash);
@@ -36,7 +38,7 @@ export function landedThings(
       item,
       source,
       origin: originOf(ground, from!),
-      isNew: verb === 'add' || verb === 'leave',
+      isNew: landsNew(line),
       landedHash,
     };
   });

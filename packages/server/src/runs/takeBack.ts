@@ -1,10 +1,10 @@
-import { conflicts, fitting, invert, type Operation } from '@yarin/core';
+import { conflicts, invert, type Operation } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { RunRow } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../writer/command.js';
-import { putThings, removeThings } from '../courses/things.js';
+import { putBack, removeThings } from '../courses/things.js';
 import { addedBy, changedSince, keptWith, moveOut, toldChanged } from './changedSince.js';
 import { laterOperations, operationsOf } from './operationStore.js';
 
@@ -59,19 +59,13 @@ export const takeBack: Command<TakeBackInput, { things: number }> = async (
   return { things };
 };
 
-/** Applies the inverse of every operation. What is put back stands in its unit, or at the end of the course when that is gone. */
+/** Applies the inverse of every operation. */
 async function undo(manager: EntityManager, courseId: string, operations: readonly Operation[]): Promise<void> {
   const inverses = operations.map(invert);
   const gone = inverses.flatMap(({ op, key }) => (op === 'removed' ? [key] : []));
   await removeThings(manager, courseId, gone);
   const back = inverses.flatMap((each) => ('after' in each && each.after !== undefined ? [each.after] : []));
-  const standing = await manager.query<{ key: string }[]>('SELECT key FROM item WHERE course_id = ?', [courseId]);
-  const there = new Set([...standing.map(({ key }) => key), ...back.map(({ id }) => id)]);
-  await putThings(
-    manager,
-    courseId,
-    back.map((thing) => fitting(thing, (key) => there.has(key))),
-  );
+  await putBack(manager, courseId, back);
 }
 
 /** Where things came from, and what led to them, is forgotten; not of those that stay. */

@@ -1,5 +1,6 @@
 import type { FindingName } from '../../choose/finding.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
+import type { PlanLine } from '../line.js';
 import { about, titlesOf, type IndexedPlan, type LooseEnd, type PlanCheck } from './looseEnd.js';
 
 const inSource = ({ byId }: IndexedPlan, ids: readonly string[]): SnapshotItem[] =>
@@ -10,6 +11,13 @@ const foundAndComing = (plan: IndexedPlan, name: FindingName): SnapshotItem[] =>
   inSource(
     plan,
     plan.input.findings.flatMap(({ finding, item }) => (finding === name && plan.comes.has(item) ? [item] : [])),
+  );
+
+/** Things of the lines that something is said of. */
+const ofLines = (plan: IndexedPlan, isMeant: (line: PlanLine) => boolean): SnapshotItem[] =>
+  inSource(
+    plan,
+    plan.preview.lines.flatMap((line) => (line.item !== null && isMeant(line) ? [line.item] : [])),
   );
 
 export const ruleStays: PlanCheck = ({ preview, byId }) => {
@@ -45,12 +53,7 @@ export const neededButLeft: PlanCheck = (plan) =>
 
 export const standsAlready: PlanCheck = (plan) =>
   about(
-    inSource(
-      plan,
-      plan.preview.lines.flatMap(({ verb, answered, item }) =>
-        verb === 'ask' && answered === undefined && item !== null ? [item] : [],
-      ),
-    ),
+    ofLines(plan, ({ verb, answered }) => verb === 'ask' && answered === undefined),
     {
       code: 'standsAlready',
       severity: 'wrong',
@@ -85,10 +88,7 @@ export const reword: PlanCheck = (plan) => {
 
 export const toReword: PlanCheck = (plan) =>
   about(
-    inSource(
-      plan,
-      plan.preview.lines.flatMap(({ reword: isDraft, item }) => (isDraft === true && item !== null ? [item] : [])),
-    ),
+    ofLines(plan, ({ reword: isDraft }) => isDraft === true),
     {
       code: 'toReword',
       severity: 'wrong',

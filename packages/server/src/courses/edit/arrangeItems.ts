@@ -1,9 +1,8 @@
-import { fitting, KIND_WORDS, type NewItem, type SnapshotItem } from '@yarin/core';
+import { KIND_WORDS, type NewItem, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
 import type { Command } from '../../writer/command.js';
-import { readItem } from '../courseStore.js';
-import { putThings, removeThings } from '../things.js';
+import { putBack, removeThings } from '../things.js';
 import { courseChanged, insertItem, itemToEdit, writeItem, type EditOf } from './editing.js';
 
 export interface ItemAddition extends EditOf, NewItem {
@@ -123,7 +122,7 @@ const titles = (things: readonly Neighbour[]): string =>
         .join(', ')} and ${things.length - 3} more`
     : things.map(({ title }) => `“${title}”`).join(', ');
 
-/** Puts a removed item back where it stood; at the end of the course when its unit is gone. */
+/** Puts a removed item back where it stood; behind everything when its unit is gone. */
 export const putBackItem: Command<ItemOf, void> = async ({ manager }, putting) => {
   const { courseId, key } = putting;
   const [removed] = await manager.query<{ title: string; stored: string }[]>(
@@ -131,9 +130,7 @@ export const putBackItem: Command<ItemOf, void> = async ({ manager }, putting) =
     [courseId, key],
   );
   if (removed === undefined) throw notFound('This was put back already.');
-  const thing = JSON.parse(removed.stored) as SnapshotItem;
-  const isUnitThere = thing.parent !== undefined && (await readItem(manager, courseId, thing.parent)) !== undefined;
-  await putThings(manager, courseId, [fitting(thing, () => isUnitThere)]);
+  await putBack(manager, courseId, [JSON.parse(removed.stored) as SnapshotItem]);
   await manager.query('DELETE FROM removed_item WHERE course_id = ? AND key = ?', [courseId, key]);
   await courseChanged(manager, putting, `put “${removed.title}” back`, key);
 };
