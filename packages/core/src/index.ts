@@ -17,7 +17,7 @@ export {
 } from './calendar/meetingIndex.js';
 export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
-export { isMust, type LinkType } from './course/links.js';
+export { isMust, MUST_LINKS, type LinkType } from './course/links.js';
 export { checkCourse } from './course/checkCourse.js';
 export { contentHash, textHash } from './course/contentHash.js';
 export { reversedMoments } from './course/momentOrder.js';
@@ -107,8 +107,10 @@ export {
   type NewTermEdit,
 } from './schemas/edits.js';
 export type { WorkSet, WorkSets } from './schemas/choices.js';
+export { carryOut, operationsBetween, type CourseState, type InTheWay, type Stamp } from './journal/course.js';
 export { conflicts, fitting, invert } from './journal/journal.js';
-export { writes, type Noted, type Operation } from './journal/operation.js';
+export { writes, type CourseFields, type Fields, type Noted, type Operation } from './journal/operation.js';
+export { takenBack, type Part, type TakenBack } from './journal/takenBack.js';
 export { countsOfRun, operationsOfRun } from './journal/operationsOfRun.js';
 export { applyDecisionChanges, decidedBeside, decisionChanges, type DecisionChange } from './plan/decisionChanges.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';

@@ -9,7 +9,7 @@ import { openForWriting } from '../src/database/driver.js';
 import { openPlan } from '../src/plans/planCommands.js';
 import { groundOn, readCourse, readSides } from '../src/plans/workedPlan.js';
 import { bring } from '../src/runs/bring.js';
-import { takeBack } from '../src/runs/takeBack.js';
+import { takeBackRun } from '../src/takeBack/takeBackRun.js';
 import type { Command } from '../src/writer/command.js';
 
 const THINGS = 5000;
@@ -139,7 +139,7 @@ async function bringAs(runId: string): Promise<number> {
 }
 async function takenBack(runId: string): Promise<number> {
   const begun = performance.now();
-  await run(takeBack, { runId, doer, at: AT, changed: 'ask' });
+  await run(takeBackRun, { runId, doer, at: AT, changed: 'ask' });
   return performance.now() - begun;
 }
 

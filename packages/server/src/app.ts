@@ -26,6 +26,7 @@ import { planRoutes } from './plans/routes.js';
 import { recipeRoutes } from './recipes/routes.js';
 import { rosterRoutes } from './roster/routes.js';
 import { runRoutes } from './runs/routes.js';
+import { takeBackRoutes } from './takeBack/routes.js';
 import { RunJobs } from './runs/runJobs.js';
 
 /** What is a file and no page; ids of courses may hold dots. */
@@ -120,6 +121,7 @@ export function makeApp(
   api.use(planRoutes(server));
   api.use(planDateRoutes(server));
   api.use(runRoutes(server, jobs));
+  api.use(takeBackRoutes(server));
   api.use(nothingThere);
   app.use('/api', api);
 

@@ -67,7 +67,7 @@ describe('a process that is killed in the middle of', () => {
     works = [
       work('a run', planned, 'bring', bringing(plan.id as string)),
       work('runs at once', planned, 'bring', ...[plan.id as string, ...others].map(bringing)),
-      work('a take-back', brought, 'takeBack', { runId, doer: DOER, at: AT, changed: 'ask' }),
+      work('a take-back', brought, 'takeBackRun', { runId, doer: DOER, at: AT, changed: 'ask' }),
       work('an edit', planned, 'editItem', {
         ...edit,
         key: PAGE,

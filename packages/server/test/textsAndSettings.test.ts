@@ -3,7 +3,7 @@ import { textHash } from '@yarin/core';
 import { makeClock } from '../src/clock.js';
 import { readConfig } from '../src/config.js';
 import { sanitise, storable } from '../src/courses/sanitise.js';
-import { nativeHash } from '../src/runs/nativeHash.js';
+import { nativeHash } from '../src/courses/nativeHash.js';
 
 describe('the platform’s hash', () => {
   it('is the core’s', () => {

@@ -57,11 +57,14 @@ export type LearnerCounts = Readonly<Record<LearnerSort, number>>;
 
 /** What somebody did to a course, and for whom. */
 export interface Deed {
+  readonly id: number;
   readonly at: string;
   readonly by: string;
   readonly what: string;
   /** The thing that it was done to, while it stands. */
   readonly itemKey: string | null;
+  /** What can be done about it; what took something back is taken back by doing that again. */
+  readonly canBe: 'takenBack' | 'doneAgain' | null;
 }
 
 export interface CourseView {

@@ -14,7 +14,7 @@ export const LINK_TYPES = [
 ] as const;
 export type LinkType = (typeof LINK_TYPES)[number];
 
-const MUST: readonly LinkType[] = ['draws', 'embeds', 'gradedIn', 'teams', 'launches'];
+export const MUST_LINKS: readonly LinkType[] = ['draws', 'embeds', 'gradedIn', 'teams', 'launches'];
 
 /** Without the target of such a link the item is broken, and so it comes along. */
-export const isMust = (type: LinkType): boolean => MUST.includes(type);
+export const isMust = (type: LinkType): boolean => MUST_LINKS.includes(type);

@@ -19,7 +19,7 @@ function applied(course: Course, operation: Operation): Course {
   const after = new Map(course);
   if (operation.op === 'removed') after.delete(operation.key);
   if ((operation.op === 'added' || operation.op === 'changed') && operation.after !== undefined)
-    after.set(operation.key, operation.after);
+    after.set(operation.key, operation.after as SnapshotItem);
   return after;
 }
 

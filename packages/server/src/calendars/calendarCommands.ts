@@ -11,6 +11,7 @@ import {
   type Problem,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { writeCourseFields } from '../courses/courseFields.js';
 import { courseChanged, type EditOf } from '../courses/edit/editing.js';
 import { CourseRow } from '../database/entities/course.js';
 import { TermRow } from '../database/entities/term.js';
@@ -168,6 +169,10 @@ export const changeCourseTime: Command<CourseTimeChange, void> = async ({ manage
   refuse(courseTimeProblems(calendar, meetings));
   const before = { calendar: await calendarOfCourse(manager, row, term), meetings: row.meetings };
   const what = courseTimeDifferences(before, { calendar, meetings });
-  await manager.update(CourseRow, { id: courseId }, { partId, calendarAdditions: additions, meetings });
-  await courseChanged(manager, change, `changed when it runs: ${what.join('; ') || 'nothing'}`);
+  const set = {
+    before: { partId: row.partId, additions: row.calendarAdditions, meetings: row.meetings },
+    after: { partId, additions, meetings },
+  };
+  await writeCourseFields(manager, courseId, set.after);
+  await courseChanged(manager, change, { what: `changed when it runs: ${what.join('; ') || 'nothing'}`, set });
 };

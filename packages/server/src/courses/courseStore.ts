@@ -89,20 +89,23 @@ function grouped<Row, Hanging>(
 
 const NONE: never[] = [];
 
-/** @param key  one item alone; all of the course when absent */
-async function readItems(manager: EntityManager, courseId: string, key: string | null = null): Promise<SnapshotItem[]> {
+/** @param keys  these items alone; all of the course when absent */
+async function readItems(manager: EntityManager, courseId: string, keys?: readonly string[]): Promise<SnapshotItem[]> {
+  const wanted = keys === undefined ? [courseId] : [courseId, JSON.stringify(keys)];
+  const among = (column: string): string =>
+    keys === undefined ? '' : `AND ${column} IN (SELECT value FROM json_each(?))`;
   const items = await manager.query<StoredRow[]>(
     `SELECT key AS id, kind, title, body_hash AS bodyHash, parent_key AS parent, position, state,
             state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt,
             edited_by AS editedBy, version
-       FROM item WHERE course_id = ? AND (? IS NULL OR key = ?) ORDER BY position, key`,
-    [courseId, key, key],
+       FROM item WHERE course_id = ? ${among('key')} ORDER BY position, key`,
+    wanted,
   );
   const moments = grouped(
     await manager.query<StoredMoment[]>(
       `SELECT item_key AS item, key AS id, role, at, for_whom AS people, series
-         FROM moment WHERE course_id = ? AND (? IS NULL OR item_key = ?) ORDER BY at, key`,
-      [courseId, key, key],
+         FROM moment WHERE course_id = ? ${among('item_key')} ORDER BY at, key`,
+      wanted,
     ),
     ({ id, role, at, people, series }): Moment => ({
       id,
@@ -115,8 +118,8 @@ async function readItems(manager: EntityManager, courseId: string, key: string |
   const links = grouped(
     await manager.query<StoredLink[]>(
       `SELECT from_key AS item, type, to_key AS target, quantity, other_course AS course
-         FROM item_link WHERE course_id = ? AND (? IS NULL OR from_key = ?) ORDER BY from_key, place`,
-      [courseId, key, key],
+         FROM item_link WHERE course_id = ? ${among('from_key')} ORDER BY from_key, place`,
+      wanted,
     ),
     ({ type, target, quantity, course }): Link => ({
       type,
@@ -152,8 +155,18 @@ export async function readItem(
   courseId: string,
   key: string,
 ): Promise<SnapshotItem | undefined> {
-  const [item] = await readItems(manager, courseId, key);
+  const [item] = await readItems(manager, courseId, [key]);
   return item;
+}
+
+/** Those of some items that stand in a course, by key. */
+export async function readThings(
+  manager: EntityManager,
+  courseId: string,
+  keys: readonly string[],
+): Promise<ReadonlyMap<string, SnapshotItem>> {
+  if (keys.length === 0) return new Map();
+  return new Map((await readItems(manager, courseId, keys)).map((item) => [item.id, item]));
 }
 
 /** The text with a hash; none when there is no hash. */

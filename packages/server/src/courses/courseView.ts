@@ -1,6 +1,7 @@
 import { looseEndsOf, mayDo, rightsOf, type CourseView, type Kind } from '@yarin/core';
 import { CourseRow } from '../database/entities/course.js';
 import { deedsOf } from '../history/deeds.js';
+import { lastRemovals } from '../history/removals.js';
 import { courseFor } from '../people/rights.js';
 import type { AskedCourse, Query } from '../queries/query.js';
 import { noticesOf } from '../roster/notices.js';
@@ -34,9 +35,6 @@ export const courseView: Query<AskedCourse, CourseView> = async ({ manager }, { 
     learners: await learnerCounts(manager, summary.id),
     rights: rightsOf(person, summary, today),
     deeds: await deedsOf(manager, summary.id),
-    removed: await manager.query(
-      'SELECT key, title, removed_at AS at FROM removed_item WHERE course_id = ? ORDER BY removed_at DESC LIMIT 20',
-      [summary.id],
-    ),
+    removed: (await lastRemovals(manager, summary.id)).map(({ key, title, at }) => ({ key, title, at })),
   };
 };

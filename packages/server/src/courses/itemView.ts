@@ -1,6 +1,7 @@
-import { KIND_WORDS, type EarlierText, type ItemView, type Kind, type Link } from '@yarin/core';
+import { KIND_WORDS, type EarlierText, type ItemView, type Kind, type Link, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from '../history/deeds.js';
+import { changesOf } from '../history/operationStore.js';
 import { notFound } from '../http/httpProblem.js';
 import { courseFor } from '../people/rights.js';
 import type { AskedCourse, Query } from '../queries/query.js';
@@ -37,7 +38,7 @@ export const itemView: Query<AskedCourse & { readonly address: string }, ItemVie
     },
     usedBy: await usedBy(manager, id, key),
     mark: mark ?? null,
-    earlier: await earlierTexts(manager, id, key, keyOf),
+    earlier: await earlierTexts(manager, id, item, keyOf),
   };
 };
 
@@ -78,18 +79,31 @@ async function usedBy(manager: EntityManager, id: string, key: string): Promise<
 
 const MOST_EARLIER = 20;
 
+/** What a thing said before each edit that changed its title or text, the latest first. */
 async function earlierTexts(
   manager: EntityManager,
   id: string,
-  key: string,
+  item: SnapshotItem,
   keyOf: (address: string) => string | undefined,
 ): Promise<EarlierText[]> {
-  const rows = await manager.query<EarlierText[]>(
-    `SELECT item_revision.version, item_revision.title, coalesce(body.text, '') AS body, replaced_at AS at,
-            ${DOER_NAME('replaced_by', 'NULL')} AS "by"
-       FROM item_revision LEFT JOIN body ON body.hash = item_revision.body_hash
-      WHERE course_id = ? AND key = ? ORDER BY item_revision.version DESC LIMIT ${MOST_EARLIER}`,
-    [id, key],
+  const earlier: Omit<EarlierText, 'body'>[] = [];
+  const bodies: (string | undefined)[] = [];
+  let { title, bodyHash } = item;
+  for (const { operation, at, by } of await changesOf(manager, id, item.id)) {
+    if (earlier.length === MOST_EARLIER) break;
+    const { before = {}, after = {} } = operation;
+    const isText = 'bodyHash' in before || 'bodyHash' in after;
+    if (!isText && before.title === undefined) continue;
+    title = before.title ?? title;
+    // Edits of long ago say that there was no text with a null.
+    if (isText) bodyHash = before.bodyHash ?? undefined;
+    bodies.push(bodyHash);
+    earlier.push({ version: before.version ?? 0, title, at, by });
+  }
+  return Promise.all(
+    earlier.map(async (each, index) => ({
+      ...each,
+      body: sanitise(await readText(manager, bodies[index]), id, keyOf),
+    })),
   );
-  return rows.map((row) => ({ ...row, body: sanitise(row.body, id, keyOf) }));
 }

@@ -1,6 +1,12 @@
-import { fitting, type SnapshotItem } from '@yarin/core';
+import type { SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { insertLinks, insertMoments } from './courseWriter.js';
+
+/**
+ * The version that a thing has when it is written: one that no thing of its course has had, so that what is put back as it was
+ * is never taken for what somebody wrote since.
+ */
+export const NEXT_VERSION = `max(item.version, (SELECT version FROM course WHERE course.id = item.course_id)) + 1`;
 
 /** Removes the moments and links that hang on things. */
 export async function removeHanging(manager: EntityManager, courseId: string, keys: readonly string[]): Promise<void> {
@@ -26,7 +32,11 @@ export async function removeThings(manager: EntityManager, courseId: string, key
 }
 
 /** Puts things where they stood, with their dates and links, versions and all; what stands there under their keys gives way. */
-async function putThings(manager: EntityManager, courseId: string, things: readonly SnapshotItem[]): Promise<void> {
+export async function putThings(
+  manager: EntityManager,
+  courseId: string,
+  things: readonly SnapshotItem[],
+): Promise<void> {
   if (things.length === 0) return;
   await removeThings(
     manager,
@@ -44,26 +54,4 @@ async function putThings(manager: EntityManager, courseId: string, things: reado
   );
   await insertMoments(manager, courseId, things);
   await insertLinks(manager, courseId, things);
-}
-
-/** Puts things back into a course that went on without them: in their units, or behind everything where those are gone. */
-export async function putBack(
-  manager: EntityManager,
-  courseId: string,
-  things: readonly SnapshotItem[],
-): Promise<void> {
-  if (things.length === 0) return;
-  const standing = await manager.query<{ key: string; parent: string | null; position: number | null }[]>(
-    'SELECT key, parent_key AS parent, position FROM item WHERE course_id = ?',
-    [courseId],
-  );
-  const there = new Set([...standing.map(({ key }) => key), ...things.map(({ id }) => id)]);
-  let last = 0;
-  for (const { parent, position } of [...standing, ...things])
-    if ((parent ?? null) === null) last = Math.max(last, position ?? 0);
-  await putThings(
-    manager,
-    courseId,
-    things.map((thing) => fitting(thing, (key) => there.has(key), last)),
-  );
 }

@@ -11,6 +11,7 @@ import { DateStyles1764489600000 } from './migrations/1764489600000-DateStyles.j
 import { Counting1764576000000 } from './migrations/1764576000000-Counting.js';
 import { DeskLists1764662400000 } from './migrations/1764662400000-DeskLists.js';
 import { Journals1764748800000 } from './migrations/1764748800000-Journals.js';
+import { Deeds1764835200000 } from './migrations/1764835200000-Deeds.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 /** The database within a data folder. */
@@ -34,6 +35,7 @@ function options(dataFolder: string): DataSourceOptions {
       Counting1764576000000,
       DeskLists1764662400000,
       Journals1764748800000,
+      Deeds1764835200000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

@@ -7,16 +7,32 @@ export interface Doer {
   readonly forPersonId: string | null;
 }
 
-/** Notes in the history of a course what was done to it. */
+export interface DeedOf {
+  readonly courseId: string;
+  readonly at: string;
+  readonly what: string;
+  readonly itemKey?: string | undefined;
+  readonly runId?: string | undefined;
+  /** The deed that it takes back. */
+  readonly takesBack?: number | undefined;
+}
+
+/**
+ * Notes in the history of a course what was done to it.
+ *
+ * @returns the number of the deed
+ */
 export async function noteDeed(
   manager: EntityManager,
   { personId, forPersonId }: Doer,
-  deed: { readonly courseId: string; readonly at: string; readonly what: string; readonly itemKey?: string },
-): Promise<void> {
-  await manager.query(
-    'INSERT INTO deed (course_id, at, person_id, for_person_id, what, item_key) VALUES (?, ?, ?, ?, ?, ?)',
-    [deed.courseId, deed.at, personId, forPersonId, deed.what, deed.itemKey ?? null],
+  { courseId, at, what, itemKey, runId, takesBack }: DeedOf,
+): Promise<number> {
+  const [row] = await manager.query<{ id: number }[]>(
+    `INSERT INTO deed (course_id, at, person_id, for_person_id, what, item_key, run_id, takes_back)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
+    [courseId, at, personId, forPersonId, what, itemKey ?? null, runId ?? null, takesBack ?? null],
   );
+  return row!.id;
 }
 
 /** Notes what somebody did in another person's name, once a day however often they went on with it. */
@@ -40,11 +56,25 @@ export const DOER_NAME = (person: string, forPerson: string): string =>
 
 const MOST_DEEDS = 200;
 
+/** Whether every change that a deed made can be carried out backwards: of some of long ago only what stood before is known. */
+const IS_KEPT = `EXISTS (SELECT 1 FROM operation WHERE deed_id = deed.id)
+  AND (deed.run_id IS NOT NULL
+       OR NOT EXISTS (SELECT 1 FROM operation WHERE deed_id = deed.id AND op = 'changed' AND after IS NULL))`;
+
 /** What was done to a course, the latest first. */
-export const deedsOf = (manager: EntityManager, courseId: string): Promise<Deed[]> =>
-  manager.query(
-    `SELECT deed.at, ${DOER_NAME('deed.person_id', 'deed.for_person_id')} AS "by", deed.what,
-            (SELECT key FROM item WHERE item.course_id = deed.course_id AND item.key = deed.item_key) AS itemKey
-       FROM deed WHERE deed.course_id = ? ORDER BY deed.id DESC LIMIT ${MOST_DEEDS}`,
+export async function deedsOf(manager: EntityManager, courseId: string): Promise<Deed[]> {
+  const rows = await manager.query<(Omit<Deed, 'canBe'> & { readonly isOpen: number; readonly again: number })[]>(
+    `SELECT deed.id, deed.at, ${DOER_NAME('deed.person_id', 'deed.for_person_id')} AS "by", deed.what,
+            (SELECT key FROM item WHERE item.course_id = deed.course_id AND item.key = deed.item_key) AS itemKey,
+            deed.takes_back IS NOT NULL AS again,
+            deed.undone_by IS NULL AND target.takes_back IS NULL AND (target.undone_by IS NULL OR target.undone_by = deed.id)
+            AND ${IS_KEPT} AS isOpen
+       FROM deed LEFT JOIN deed AS target ON target.id = deed.takes_back
+      WHERE deed.course_id = ? ORDER BY deed.id DESC LIMIT ${MOST_DEEDS}`,
     [courseId],
   );
+  return rows.map(({ isOpen, again, ...deed }) => ({
+    ...deed,
+    canBe: isOpen === 0 ? null : again === 1 ? 'doneAgain' : 'takenBack',
+  }));
+}

@@ -26,7 +26,7 @@ import type { Command } from '../writer/command.js';
 import { removeThings } from '../courses/things.js';
 import { learnerCounts } from '../courses/learnerCounts.js';
 import { aliasesOf, noteLineage } from './lineage.js';
-import { insertOperations } from './operationStore.js';
+import { insertOperations } from '../history/operationStore.js';
 import { insertItems, landedThings, replaceItems } from './landedRows.js';
 
 export interface BringInput {
@@ -117,12 +117,13 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
       await countUp(manager, 'runs'),
     ],
   );
-  await insertOperations(manager, runId, operations);
-  await noteDeed(manager, doer, {
+  const deed = await noteDeed(manager, doer, {
     courseId: destinationId,
     at,
+    runId,
     what: `brought ${landed.length} things from ${sourceNames(planInput).join(' and ')}${out.length === 0 ? '' : ` and took ${out.length} out`}`,
   });
+  await insertOperations(manager, deed, operations);
   await seePlan(context, { planId });
   progress(1);
   return { outcome: 'brought', runId };

@@ -11,8 +11,8 @@ import {
   type SnapshotItem,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { nativeHash } from './nativeHash.js';
-import { removeHanging } from '../courses/things.js';
+import { nativeHash } from '../courses/nativeHash.js';
+import { NEXT_VERSION, removeHanging } from '../courses/things.js';
 
 /** Something that a run writes: how it lands, and what it comes from. */
 export interface Landed {
@@ -120,7 +120,7 @@ export async function replaceItems(
     `WITH landing AS MATERIALIZED (SELECT value FROM json_each(?))
      UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
             points = ${TAKEN_OVER.points}, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
-            edited_at = coalesce(old.edited_at, ?), version = item.version + 1
+            edited_at = coalesce(old.edited_at, ?), version = ${NEXT_VERSION}
        FROM landing CROSS JOIN item AS old
             ON old.course_id = coalesce(landing.value->>'course', ?) AND old.key = landing.value->>'from'
       WHERE item.course_id = ? AND item.key = landing.value->>'to'`,

@@ -5,7 +5,6 @@ import { RunRow } from '../database/entities/run.js';
 import { checked } from '../http/checked.js';
 import { notFound, type HttpProblem } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
-import { mayDo } from '@yarin/core';
 import { askerOf, doerOf } from '../people/asker.js';
 import { demand } from '../people/rights.js';
 import { planFor } from '../plans/planView.js';
@@ -24,14 +23,7 @@ const checkRun = checked(
   ),
 );
 
-const checkTakeBack = checked(
-  Type.Object(
-    { changed: Type.Optional(Type.Union([Type.Literal('stay'), Type.Literal('go')])) },
-    { additionalProperties: false },
-  ),
-);
-
-export function runRoutes({ reading, writer, queries, clock }: Server, jobs: RunJobs): Router {
+export function runRoutes({ reading, queries, clock }: Server, jobs: RunJobs): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
@@ -80,16 +72,6 @@ export function runRoutes({ reading, writer, queries, clock }: Server, jobs: Run
 
   router.get('/courses/:id/moments/redated', async (request, response) => {
     await queries.send(response, 'redated', { person: askerOf(request), courseId: request.params.id, now: now() });
-  });
-
-  router.post('/runs/:id/takeBack', async (request, response) => {
-    const person = askerOf(request);
-    const run = await reading.manager.findOneBy(RunRow, { id: request.params.id });
-    if (run === null) throw notFound('There is no such run.');
-    const { destination } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
-    demand(mayDo('takeBack', person, destination, now().slice(0, 10)));
-    const { changed = 'ask' } = checkTakeBack(request.body ?? {});
-    response.json(await writer.run('takeBack', { runId: run.id, doer: doerOf(request), at: now(), changed }));
   });
   return router;
 }

@@ -1,7 +1,7 @@
 import { addCourse, addPeople, addTerms, addLearnerRecords } from '../courses/courseWriter.js';
 import { addTerm, changeCourseTime, changeTerm, removeTerm } from '../calendars/calendarCommands.js';
 import { answerAccess, askAccess } from '../access/accessCommands.js';
-import { addItem, placeItem, putBackItem, removeItem } from '../courses/edit/arrangeItems.js';
+import { addItem, placeItem, removeItem } from '../courses/edit/arrangeItems.js';
 import { duplicateItem } from '../courses/edit/duplicateItem.js';
 import { addShell, archiveCourse, editCourse, removeShell } from '../courses/edit/editCourse.js';
 import { editItem } from '../courses/edit/editItem.js';
@@ -13,7 +13,9 @@ import { loadRoster } from '../roster/loadRoster.js';
 import { saveSession, dropSession, touchSession } from '../http/sessionCommands.js';
 import { changeSources, followSections, openPlan, saveDecisions, seePlan } from '../plans/planCommands.js';
 import { bring } from '../runs/bring.js';
-import { takeBack } from '../runs/takeBack.js';
+import { putBackItem } from '../takeBack/putBackItem.js';
+import { takeBack } from '../takeBack/takeBack.js';
+import { takeBackRun } from '../takeBack/takeBackRun.js';
 import { probe } from './probe.js';
 
 /** Everything that writes, by name. */
@@ -55,6 +57,7 @@ export const COMMANDS = {
   removeRecipe,
   bring,
   takeBack,
+  takeBackRun,
   probe,
 };
 

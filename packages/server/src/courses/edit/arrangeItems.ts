@@ -1,9 +1,9 @@
-import { KIND_WORDS, type NewItem, type SnapshotItem } from '@yarin/core';
+import { KIND_WORDS, MUST_LINKS, type NewItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { conflict, notFound, unusable } from '../../http/httpProblem.js';
+import { conflict, unusable } from '../../http/httpProblem.js';
 import type { Command } from '../../writer/command.js';
-import { putBack, removeThings } from '../things.js';
-import { courseChanged, insertItem, itemToEdit, writeItem, type EditOf } from './editing.js';
+import { removeThings } from '../things.js';
+import { courseChanged, insertItem, itemToEdit, standingBefore, writeItem, type EditOf } from './editing.js';
 
 export interface ItemAddition extends EditOf, NewItem {
   readonly key: string;
@@ -19,7 +19,11 @@ export const addItem: Command<ItemAddition, { key: string }> = async ({ manager 
   await insertItem(manager, courseId, { key, kind, title: title.trim(), parent, state });
   const item = await itemToEdit(manager, courseId, key);
   await writeItem(manager, addition, details === undefined ? item : { ...item, details });
-  await courseChanged(manager, addition, `added the ${KIND_WORDS[kind].one} “${title.trim()}”`, key);
+  await courseChanged(manager, addition, {
+    what: `added the ${KIND_WORDS[kind].one} “${title.trim()}”`,
+    itemKey: key,
+    before: new Map([[key, undefined]]),
+  });
   return { key };
 };
 
@@ -72,6 +76,7 @@ export const placeItem: Command<ItemMove, void> = async ({ manager }, move) => {
     key,
     ...neighbours.slice(at).map((each) => each.key),
   ];
+  const stood = await standingBefore(manager, courseId, order);
   await manager.query(
     `WITH placed AS MATERIALIZED (SELECT key, value FROM json_each(?))
      UPDATE item SET position = placed.key + 1,
@@ -79,7 +84,7 @@ export const placeItem: Command<ItemMove, void> = async ({ manager }, move) => {
        FROM placed WHERE item.course_id = ? AND item.key = placed.value`,
     [JSON.stringify(order), key, parent, courseId],
   );
-  await courseChanged(manager, move, `moved “${item.title}”`, key);
+  await courseChanged(manager, move, { what: `moved “${item.title}”`, itemKey: key, before: stood });
 };
 
 export interface ItemOf extends EditOf {
@@ -88,7 +93,7 @@ export interface ItemOf extends EditOf {
 
 /** Takes an item out of a course; it can be put back. Refused while others need it, with their names. */
 export const removeItem: Command<ItemOf, void> = async ({ manager }, removal) => {
-  const { courseId, key, at, doer } = removal;
+  const { courseId, key } = removal;
   const item = await itemToEdit(manager, courseId, key);
   if (item.kind === 'courseSettings') throw conflict('A course keeps its settings.');
   const holding = await manager.query<Neighbour[]>(
@@ -101,17 +106,13 @@ export const removeItem: Command<ItemOf, void> = async ({ manager }, removal) =>
     );
   const needing = await manager.query<Neighbour[]>(
     `SELECT DISTINCT item.key, item.title FROM item_link JOIN item ON item.course_id = item_link.course_id AND item.key = from_key
-      WHERE item_link.course_id = ? AND to_key = ? AND type IN ('draws', 'embeds', 'gradedIn', 'teams', 'launches')`,
-    [courseId, key],
+      WHERE item_link.course_id = ? AND to_key = ? AND type IN (SELECT value FROM json_each(?))`,
+    [courseId, key, JSON.stringify(MUST_LINKS)],
   );
   if (needing.length > 0)
     throw conflict(`${titles(needing)} would break without “${item.title}”. Take the link away there first.`);
-  await manager.query(
-    'INSERT OR REPLACE INTO removed_item (course_id, key, title, stored, removed_at, removed_by) VALUES (?, ?, ?, ?, ?, ?)',
-    [courseId, key, item.title, JSON.stringify(item), at, doer.personId],
-  );
   await removeThings(manager, courseId, [key]);
-  await courseChanged(manager, removal, `removed “${item.title}”`);
+  await courseChanged(manager, removal, { what: `removed “${item.title}”`, before: new Map([[key, item]]) });
 };
 
 const titles = (things: readonly Neighbour[]): string =>
@@ -121,16 +122,3 @@ const titles = (things: readonly Neighbour[]): string =>
         .map(({ title }) => `“${title}”`)
         .join(', ')} and ${things.length - 3} more`
     : things.map(({ title }) => `“${title}”`).join(', ');
-
-/** Puts a removed item back where it stood; behind everything when its unit is gone. */
-export const putBackItem: Command<ItemOf, void> = async ({ manager }, putting) => {
-  const { courseId, key } = putting;
-  const [removed] = await manager.query<{ title: string; stored: string }[]>(
-    'SELECT title, stored FROM removed_item WHERE course_id = ? AND key = ?',
-    [courseId, key],
-  );
-  if (removed === undefined) throw notFound('This was put back already.');
-  await putBack(manager, courseId, [JSON.parse(removed.stored) as SnapshotItem]);
-  await manager.query('DELETE FROM removed_item WHERE course_id = ? AND key = ?', [courseId, key]);
-  await courseChanged(manager, putting, `put “${removed.title}” back`, key);
-};

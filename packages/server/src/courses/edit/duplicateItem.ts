@@ -1,11 +1,11 @@
 import type { EntityManager } from 'typeorm';
 import { contentHash, textHash, type SnapshotItem } from '@yarin/core';
 import { conflict } from '../../http/httpProblem.js';
-import { nativeHash } from '../../runs/nativeHash.js';
+import { nativeHash } from '../nativeHash.js';
 import type { Command } from '../../writer/command.js';
 import { readSnapshot, readText } from '../courseStore.js';
 import { insertBodies, insertLinks, insertMoments } from '../courseWriter.js';
-import { courseChanged, itemToEdit, type EditOf } from './editing.js';
+import { courseChanged, itemToEdit, standingBefore, type EditOf } from './editing.js';
 
 export interface Duplication extends EditOf {
   readonly key: string;
@@ -45,6 +45,12 @@ export const duplicateItem: Command<Duplication, { key: string }> = async ({ man
     if (body !== undefined) await insertBodies(manager, [body]);
     copies.push({ ...copy, contentHash: contentHash(copy, copy.bodyHash, nativeHash) });
   }
+  const behind = await manager.query<{ key: string }[]>(
+    'SELECT key FROM item WHERE course_id = ? AND parent_key IS ? AND position > ?',
+    [courseId, original.parent ?? null, original.position ?? 0],
+  );
+  const touched = [...copies.map(({ id }) => id), ...behind.map((row) => row.key)];
+  const before = await standingBefore(manager, courseId, touched);
   await manager.query(
     'UPDATE item SET position = position + 1 WHERE course_id = ? AND parent_key IS ? AND position > ?',
     [courseId, original.parent ?? null, original.position ?? 0],
@@ -58,7 +64,7 @@ export const duplicateItem: Command<Duplication, { key: string }> = async ({ man
   );
   await insertMoments(manager, courseId, copies);
   await insertLinks(manager, courseId, copies);
-  await courseChanged(manager, duplication, `copied “${original.title}”`, newKey(key));
+  await courseChanged(manager, duplication, { what: `copied “${original.title}”`, itemKey: newKey(key), before });
   return { key: newKey(key) };
 };
 

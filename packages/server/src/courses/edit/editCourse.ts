@@ -1,10 +1,11 @@
-import { parseDay, type CourseEdit, type NewShell } from '@yarin/core';
+import { parseDay, type CourseEdit, type CourseFields, type NewShell } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { CourseRow, CourseStaffRow } from '../../database/entities/course.js';
 import { TermRow } from '../../database/entities/term.js';
-import { forget, indexCourses } from '../../find/findIndex.js';
+import { forget } from '../../find/findIndex.js';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
 import type { Command } from '../../writer/command.js';
+import { writeCourseFields } from '../courseFields.js';
 import { addCourse } from '../courseWriter.js';
 import { STOCK_THINGS } from '../stockThings.js';
 import { courseChanged, type EditOf } from './editing.js';
@@ -45,10 +46,13 @@ export const editCourse: Command<CourseChanges, void> = async ({ manager }, edit
       (changes.endsOn ?? null) === null ? 'startsOn' : 'endsOn',
       'A course has to end on or after the day it starts.',
     );
-  await manager.update(CourseRow, { id: courseId }, changes);
-  if (changes.title !== undefined) await indexCourses(manager, [courseId]);
-  const what = Object.keys(changes).map((name) => CHANGE_WORDS[name as keyof CourseEdit]);
-  await courseChanged(manager, edit, `changed ${what.join(' and ')}`);
+  const names = Object.keys(changes) as (keyof CourseEdit)[];
+  const before: CourseFields = Object.fromEntries(names.map((name) => [name, course[name]]));
+  await writeCourseFields(manager, courseId, changes);
+  await courseChanged(manager, edit, {
+    what: `changed ${names.map((name) => CHANGE_WORDS[name]).join(' and ')}`,
+    set: { before, after: changes },
+  });
 };
 
 function refuseDay(name: string, message: string): never {
@@ -59,24 +63,17 @@ export interface Archiving extends EditOf {
   readonly archived: boolean;
 }
 
-/** Puts a course out of the way, or brings it back; every thing has the state again that it had before. */
+/** Puts a course out of the way, or brings it back. */
 export const archiveCourse: Command<Archiving, void> = async ({ manager }, archiving) => {
   const { courseId, archived } = archiving;
   const course = await courseToEdit(manager, courseId);
   if (course.archived === archived)
     throw conflict(archived ? 'It is archived already.' : 'It is not archived any more.');
-  await manager.update(CourseRow, { id: courseId }, { archived });
-  await manager.query(
-    archived
-      ? `UPDATE item SET state_before = state, state = 'hidden' WHERE course_id = ?`
-      : `UPDATE item SET state = coalesce(state_before, state), state_before = NULL WHERE course_id = ?`,
-    [courseId],
-  );
-  await courseChanged(
-    manager,
-    archiving,
-    archived ? 'archived the course' : 'brought the course back from the archive',
-  );
+  await writeCourseFields(manager, courseId, { archived });
+  await courseChanged(manager, archiving, {
+    what: archived ? 'archived the course' : 'brought the course back from the archive',
+    set: { before: { archived: course.archived }, after: { archived } },
+  });
 };
 
 export interface ShellAddition extends EditOf, NewShell {
@@ -114,7 +111,7 @@ export const addShell: Command<ShellAddition, void> = async (context, addition) 
     department: department ?? undefined,
     madeBy: doer.personId,
   });
-  await courseChanged(manager, addition, 'made the shell by hand');
+  await courseChanged(manager, addition, { what: 'made the shell by hand' });
 };
 
 /** Removes a shell that was made by hand and holds nothing but stock. */
@@ -130,6 +127,7 @@ export const removeShell: Command<EditOf, void> = async ({ manager }, { courseId
       `It holds ${things} ${things === 1 ? 'thing' : 'things'} that somebody made. Archive it instead; nothing is lost then.`,
     );
   await forget(manager, course.findId === null ? [] : [course.findId]);
+  await manager.query('DELETE FROM operation WHERE deed_id IN (SELECT id FROM deed WHERE course_id = ?)', [courseId]);
   for (const table of ['item', 'item_link', 'moment', 'item_alias', 'mark', 'deed'])
     await manager.query(`DELETE FROM ${table} WHERE course_id = ?`, [courseId]);
   await manager.query('DELETE FROM plan WHERE destination_id = ? OR source_id = ?', [courseId, courseId]);

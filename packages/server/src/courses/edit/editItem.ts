@@ -16,14 +16,14 @@ import {
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { nameOf } from '../../people/names.js';
-import { nativeHash } from '../../runs/nativeHash.js';
+import { nativeHash } from '../nativeHash.js';
 import { conflict, unusable } from '../../http/httpProblem.js';
 import type { Command } from '../../writer/command.js';
 import { readText } from '../courseStore.js';
 import { insertBodies } from '../courseWriter.js';
 import { storable } from '../sanitise.js';
-import { courseChanged, itemToEdit, writeItem, type EditOf } from './editing.js';
-import { gradeIn } from './gradeIn.js';
+import { courseChanged, itemToEdit, standingBefore, writeItem, type EditOf } from './editing.js';
+import { gradeIn, lineOf } from './gradeIn.js';
 import { sectionsAsStored } from './syllabusSections.js';
 
 export interface ItemEdit extends EditOf {
@@ -33,9 +33,9 @@ export interface ItemEdit extends EditOf {
   readonly changes: ItemChanges;
 }
 
-/** Saves what a person changed in an item, and keeps what it said before. */
+/** Saves what a person changed in an item. */
 export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit) => {
-  const { courseId, key, version, changes, doer, at } = edit;
+  const { courseId, key, version, changes } = edit;
   const item = await itemToEdit(manager, courseId, key);
   await refuseWhenNewer(manager, courseId, key, version);
   const known = await keysOf(manager, courseId);
@@ -63,15 +63,12 @@ export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit
     bodyHash: newBody === '' ? undefined : nativeHash(newBody),
   } as SnapshotItem;
 
-  await manager.query(
-    `INSERT INTO item_revision (course_id, key, version, title, body_hash, points, details, moments, replaced_at, replaced_by)
-     SELECT course_id, key, version, title, body_hash, points, details, ?, ?, ? FROM item WHERE course_id = ? AND key = ?`,
-    [JSON.stringify(item.moments ?? []), at, doer.personId, courseId, key],
-  );
+  const before = await standingBefore(manager, courseId, [key, lineOf(item)]);
   const graded = changes.category === undefined ? edited : await gradeIn(manager, edit, edited, changes.category);
   await writeItem(manager, edit, graded);
-  await courseChanged(manager, edit, `changed “${edited.title}”`, key);
-  return { version: version + 1, takenOut: changes.body === undefined ? [] : takenOut };
+  await courseChanged(manager, edit, { what: `changed “${edited.title}”`, itemKey: key, before });
+  const { version: now } = await itemToEdit(manager, courseId, key);
+  return { version: now!, takenOut: changes.body === undefined ? [] : takenOut };
 };
 
 async function refuseWhenNewer(manager: EntityManager, courseId: string, key: string, version: number): Promise<void> {

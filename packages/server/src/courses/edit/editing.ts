@@ -1,11 +1,12 @@
-import { contentHash, type Kind, type SnapshotItem } from '@yarin/core';
+import { contentHash, operationsBetween, type CourseFields, type Kind, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { noteDeed, type Doer } from '../../history/deeds.js';
+import { insertOperations } from '../../history/operationStore.js';
 import { notFound } from '../../http/httpProblem.js';
-import { nativeHash } from '../../runs/nativeHash.js';
-import { readItem } from '../courseStore.js';
+import { nativeHash } from '../nativeHash.js';
+import { readItem, readThings } from '../courseStore.js';
 import { insertLinks, insertMoments } from '../courseWriter.js';
-import { removeHanging } from '../things.js';
+import { NEXT_VERSION, removeHanging } from '../things.js';
 
 /** What every edit of a course comes with: by whom and when. */
 export interface EditOf {
@@ -24,15 +25,43 @@ export async function itemToEdit(manager: EntityManager, courseId: string, key: 
   return item;
 }
 
-/** Notes an edit in the history, and that the course is not what it was. */
+/** Things as they stood before an edit, by their keys; `undefined` where none stood. */
+export type Before = ReadonlyMap<string, SnapshotItem | undefined>;
+
+/** How the things that an edit may change stand before it. */
+export async function standingBefore(
+  manager: EntityManager,
+  courseId: string,
+  keys: readonly string[],
+): Promise<Before> {
+  const things = await readThings(manager, courseId, keys);
+  return new Map(keys.map((key) => [key, things.get(key)]));
+}
+
+export interface Done {
+  readonly what: string;
+  readonly itemKey?: string | undefined;
+  /** The things that it may have changed. */
+  readonly before?: Before | undefined;
+  /** What was set for the whole course, before and after. */
+  readonly set?: { readonly before: CourseFields; readonly after: CourseFields } | undefined;
+}
+
+/** Notes an edit in the history with all that it changed, and that the course is not what it was. */
 export async function courseChanged(
   manager: EntityManager,
   { courseId, doer, at }: EditOf,
-  what: string,
-  itemKey?: string,
+  { what, itemKey, before = new Map(), set = { before: {}, after: {} } }: Done,
 ): Promise<void> {
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);
-  await noteDeed(manager, doer, { courseId, at, what, ...(itemKey === undefined ? {} : { itemKey }) });
+  const deed = await noteDeed(manager, doer, { courseId, at, what, itemKey });
+  const stood = new Map([...before].flatMap(([key, thing]) => (thing === undefined ? [] : [[key, thing] as const])));
+  const operations = operationsBetween(
+    courseId,
+    { things: stood, set: set.before },
+    { things: await readThings(manager, courseId, [...before.keys()]), set: set.after },
+  );
+  await insertOperations(manager, deed, operations);
 }
 
 export interface ItemToInsert {
@@ -64,7 +93,7 @@ export async function writeItem(
 ): Promise<void> {
   await manager.query(
     `UPDATE item SET title = ?, body_hash = ?, state = ?, points = ?, details = ?, content_hash = ?, edited_at = ?,
-            edited_by = ?, version = version + 1 WHERE course_id = ? AND key = ?`,
+            edited_by = ?, version = ${NEXT_VERSION} WHERE course_id = ? AND key = ?`,
     [
       item.title,
       item.bodyHash ?? null,

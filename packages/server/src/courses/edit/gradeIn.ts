@@ -4,6 +4,9 @@ import { itemToEdit, insertItem, writeItem, type EditOf } from './editing.js';
 
 const isGradedIn = ({ type }: Link): boolean => type === 'gradedIn';
 
+/** The line that work is graded in, or would be. */
+export const lineOf = ({ id, links = [] }: SnapshotItem): string => links.find(isGradedIn)?.to ?? `${id}-line`;
+
 /**
  * Puts work into a category of the gradebook: through the line that it is graded in, or through a new one when it has
  * none yet.
@@ -19,10 +22,10 @@ export async function gradeIn(
 ): Promise<SnapshotItem> {
   const { courseId } = edit;
   const links = work.links ?? [];
-  const known = links.find(isGradedIn)?.to;
-  if (!isWork(work.kind) || (known === undefined && category === null)) return work;
-  const key = known ?? `${work.id}-line`;
-  if (known === undefined)
+  const known = links.some(isGradedIn);
+  if (!isWork(work.kind) || (!known && category === null)) return work;
+  const key = lineOf(work);
+  if (!known)
     await insertItem(manager, courseId, { key, kind: 'lineItem', title: work.title, parent: null, state: 'open' });
   const line = await itemToEdit(manager, courseId, key);
   const others = (line.links ?? []).filter((link) => !isGradedIn(link));
@@ -31,5 +34,5 @@ export async function gradeIn(
     points: line.points ?? work.points,
     links: category === null ? others : [...others, { type: 'gradedIn', to: category }],
   } as SnapshotItem);
-  return known === undefined ? { ...work, links: [...links, { type: 'gradedIn', to: key }] } : work;
+  return known ? work : { ...work, links: [...links, { type: 'gradedIn', to: key }] };
 }

@@ -10,9 +10,10 @@ import {
 } from '@yarin/core';
 import { CourseRow } from '../../database/entities/course.js';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
-import { nativeHash } from '../../runs/nativeHash.js';
+import { nativeHash } from '../nativeHash.js';
 import type { Command } from '../../writer/command.js';
 import { readSnapshot } from '../courseStore.js';
+import { NEXT_VERSION } from '../things.js';
 import { courseChanged, type EditOf } from './editing.js';
 
 export interface MomentMoves extends EditOf {
@@ -75,6 +76,7 @@ export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edi
   if (problems.length > 0) throw unusable(problems[0]!.message, problems);
 
   const before: Record<string, string> = {};
+  const stood = new Map<string, SnapshotItem>();
   const changed = items.flatMap((item) => {
     const moments = (item.moments ?? []).map((moment) => {
       const to = moves[moment.id];
@@ -83,6 +85,7 @@ export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edi
       return { ...moment, at: to };
     });
     if (moments.every((moment, index) => moment === item.moments![index])) return [];
+    stood.set(item.id, item);
     return [{ key: item.id, hash: contentHash({ ...item, moments }, item.bodyHash, nativeHash) }];
   });
   await manager.query(
@@ -92,15 +95,14 @@ export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edi
   );
   await manager.query(
     `WITH changed AS MATERIALIZED (SELECT value->>'key' AS key, value->>'hash' AS hash FROM json_each(?))
-     UPDATE item SET content_hash = changed.hash, edited_at = ?, edited_by = ?, version = version + 1
+     UPDATE item SET content_hash = changed.hash, edited_at = ?, edited_by = ?, version = ${NEXT_VERSION}
        FROM changed WHERE item.course_id = ? AND item.key = changed.key`,
     [JSON.stringify(changed), at, doer.personId, courseId],
   );
   const count = Object.keys(before).length;
-  await courseChanged(
-    manager,
-    edit,
-    `moved ${count} ${count === 1 ? 'date' : 'dates'} on ${changed.length} ${changed.length === 1 ? 'thing' : 'things'}`,
-  );
+  await courseChanged(manager, edit, {
+    what: `moved ${count} ${count === 1 ? 'date' : 'dates'} on ${changed.length} ${changed.length === 1 ? 'thing' : 'things'}`,
+    before: stood,
+  });
   return JSON.stringify({ before });
 };

@@ -74,10 +74,6 @@ export function courseEditRoutes({ reading, writer, clock }: Server): Router {
     await writer.run('removeItem', { ...(await editOf(request, 'change')), key: request.params.key });
     response.status(204).end();
   });
-  router.post('/courses/:id/items/:key/putBack', async (request, response) => {
-    await writer.run('putBackItem', { ...(await editOf(request, 'change')), key: request.params.key });
-    response.status(204).end();
-  });
   router.put('/courses/:id/items/:key/mark', async (request, response) => {
     const mark = checkMark(request.body);
     const of = await editOf(request, 'mark');

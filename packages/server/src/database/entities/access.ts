@@ -37,9 +37,11 @@ export class AccessAskRow {
   answerWords!: string;
 }
 
-/** What somebody did to a course, and for whom. */
+/** What somebody did to a course, and for whom; what it changed stands in `operation`. */
 @Entity('deed')
 @Index('deed_course', ['courseId', 'id'])
+@Index('deed_run', ['runId'])
+@Index('deed_takes_back', ['takesBack'])
 export class DeedRow {
   @PrimaryGeneratedColumn({ type: 'integer' })
   id!: number;
@@ -61,4 +63,16 @@ export class DeedRow {
 
   @Column({ type: 'text', name: 'item_key', nullable: true })
   itemKey!: string | null;
+
+  /** The run that it was. */
+  @Column({ type: 'text', name: 'run_id', nullable: true })
+  runId!: string | null;
+
+  /** The deed that it took back, whole or in part. */
+  @Column({ type: 'integer', name: 'takes_back', nullable: true })
+  takesBack!: number | null;
+
+  /** The deed that took it back whole. */
+  @Column({ type: 'integer', name: 'undone_by', nullable: true })
+  undoneBy!: number | null;
 }

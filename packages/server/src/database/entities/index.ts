@@ -1,16 +1,7 @@
 import { AccessAskRow, DeedRow } from './access.js';
 import { CounterRow } from './counter.js';
 import { CourseRow, CourseStaffRow, FindWordRow } from './course.js';
-import {
-  BodyRow,
-  ItemAliasRow,
-  ItemLinkRow,
-  ItemRevisionRow,
-  ItemRow,
-  MarkRow,
-  MomentRow,
-  RemovedItemRow,
-} from './item.js';
+import { BodyRow, ItemAliasRow, ItemLinkRow, ItemRow, MarkRow, MomentRow } from './item.js';
 import { LearnerRecordRow } from './learner.js';
 import { OperationRow } from './operation.js';
 import { PersonRow } from './person.js';
@@ -28,8 +19,6 @@ export const ENTITIES = [
   CourseStaffRow,
   FindWordRow,
   ItemRow,
-  ItemRevisionRow,
-  RemovedItemRow,
   ItemAliasRow,
   ItemLinkRow,
   MomentRow,

@@ -1,4 +1,4 @@
-import type { ItemState, Kind, LinkType, Mark, Moment, Role, SnapshotItem } from '@yarin/core';
+import type { ItemState, Kind, LinkType, Mark, Role } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 /** A thing in a course. Its key survives copying: the same key stands in every course that it was brought into. */
@@ -53,62 +53,6 @@ export class ItemRow {
 
   @Column({ type: 'text', name: 'edited_by', nullable: true })
   editedBy!: string | null;
-}
-
-/** What an item said before an edit replaced it. */
-@Entity('item_revision')
-export class ItemRevisionRow {
-  @PrimaryColumn({ type: 'text', name: 'course_id' })
-  courseId!: string;
-
-  @PrimaryColumn({ type: 'text' })
-  key!: string;
-
-  @PrimaryColumn({ type: 'integer' })
-  version!: number;
-
-  @Column({ type: 'text' })
-  title!: string;
-
-  @Column({ type: 'text', name: 'body_hash', nullable: true })
-  bodyHash!: string | null;
-
-  @Column({ type: 'real', nullable: true })
-  points!: number | null;
-
-  @Column({ type: 'simple-json', nullable: true })
-  details!: Record<string, unknown> | null;
-
-  @Column({ type: 'simple-json' })
-  moments!: Moment[];
-
-  @Column({ type: 'text', name: 'replaced_at' })
-  replacedAt!: string;
-
-  @Column({ type: 'text', name: 'replaced_by' })
-  replacedBy!: string;
-}
-
-/** A thing that somebody took out of a course, with all that hung on it, so that it can be put back. */
-@Entity('removed_item')
-export class RemovedItemRow {
-  @PrimaryColumn({ type: 'text', name: 'course_id' })
-  courseId!: string;
-
-  @PrimaryColumn({ type: 'text' })
-  key!: string;
-
-  @Column({ type: 'text' })
-  title!: string;
-
-  @Column({ type: 'simple-json' })
-  stored!: SnapshotItem;
-
-  @Column({ type: 'text', name: 'removed_at' })
-  removedAt!: string;
-
-  @Column({ type: 'text', name: 'removed_by' })
-  removedBy!: string;
 }
 
 /** A second key of an item: of what it took the place of, so that addresses in bodies still find it. */

@@ -1,4 +1,5 @@
-import { groupBy, isMust, writes, type LinkType, type Operation, type Problem } from '@yarin/core';
+import { groupBy, isMust, MUST_LINKS, writes, type LinkType, type Operation, type Problem } from '@yarin/core';
+import { NEXT_VERSION } from '../courses/things.js';
 import type { EntityManager } from 'typeorm';
 import { sourcesOf, type RunRow } from '../database/entities/run.js';
 
@@ -13,12 +14,18 @@ export interface ChangedSince {
   readonly edited: readonly Thing[];
   /** Things of somebody's own in units that the run added. */
   readonly within: readonly (Thing & { readonly parent: string })[];
+  /** Things of somebody's own that would be broken without what the run added. */
+  readonly leaning: readonly (Thing & { readonly on: string })[];
 }
 
-/** @param operations  of the run */
+/**
+ * @param all         of the run
+ * @param operations  of those the ones that are taken back
+ */
 export async function changedSince(
   manager: EntityManager,
   run: RunRow,
+  all: readonly Operation[],
   operations: readonly Operation[],
 ): Promise<ChangedSince> {
   const added = addedBy(operations);
@@ -36,16 +43,29 @@ export async function changedSince(
       WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?)) AND key NOT IN (SELECT value FROM json_each(?))`,
     [run.destinationId, JSON.stringify(added), JSON.stringify(added)],
   );
-  return { edited, within };
+  const leaning = await manager.query<ChangedSince['leaning'][number][]>(
+    `SELECT item.key, item.title, item_link.to_key AS "on" FROM item_link
+       JOIN item ON item.course_id = item_link.course_id AND item.key = item_link.from_key
+      WHERE item_link.course_id = ? AND item_link.other_course IS NULL
+        AND item_link.type IN (SELECT value FROM json_each(?)) AND item_link.to_key IN (SELECT value FROM json_each(?))
+        AND item_link.from_key NOT IN (SELECT value FROM json_each(?))`,
+    [run.destinationId, JSON.stringify(MUST_LINKS), JSON.stringify(added), JSON.stringify(wroteBy(all))],
+  );
+  return { edited, within, leaning };
 }
+
+const wroteBy = (operations: readonly Operation[]): string[] =>
+  operations.flatMap((each) => (writes(each) ? [each.key] : []));
 
 /** Keys of what a run added. */
 export const addedBy = (operations: readonly Operation[]): string[] =>
   operations.flatMap(({ op, key }) => (op === 'added' ? [key] : []));
 
 /** A problem each, for who is asked what becomes of them. */
-export const toldChanged = ({ edited, within }: ChangedSince): Problem[] =>
-  [...edited, ...within].map(({ key, title }) => ({ code: 'changedSince', message: title, where: `/${key}` }));
+export const toldChanged = ({ edited, within, leaning }: ChangedSince): Problem[] => {
+  const titles = new Map([...edited, ...within, ...leaning].map(({ key, title }) => [key, title]));
+  return [...titles].map(([key, title]) => ({ code: 'changedSince', message: title, where: `/${key}` }));
+};
 
 /**
  * What of a run stays when all that was changed since does: the changed things, and of what the run added the units that
@@ -57,12 +77,16 @@ export async function keptWith(
   manager: EntityManager,
   { destinationId }: RunRow,
   operations: readonly Operation[],
-  { edited, within }: ChangedSince,
+  { edited, within, leaning }: ChangedSince,
 ): Promise<ReadonlySet<string>> {
   const added = new Set(addedBy(operations));
   const holders = await holdersIn(manager, destinationId);
   const kept = new Set(edited.map(({ key }) => key));
-  const waiting = [...[...kept].flatMap((key) => holders.get(key) ?? []), ...within.map(({ parent }) => parent)];
+  const waiting = [
+    ...[...kept].flatMap((key) => holders.get(key) ?? []),
+    ...within.map(({ parent }) => parent),
+    ...leaning.map(({ on }) => on),
+  ];
   for (let key = waiting.pop(); key !== undefined; key = waiting.pop()) {
     if (kept.has(key) || !added.has(key)) continue;
     kept.add(key);
@@ -97,7 +121,7 @@ export async function moveOut(
   });
   await manager.query(
     `WITH moved AS MATERIALIZED (SELECT value->>'key' AS key, value->>'to' AS parent FROM json_each(?))
-     UPDATE item SET parent_key = moved.parent, version = version + 1
+     UPDATE item SET parent_key = moved.parent, version = ${NEXT_VERSION}
        FROM moved WHERE item.course_id = ? AND item.key = moved.key`,
     [JSON.stringify(moved), courseId],
   );

@@ -1,0 +1,105 @@
+import type { SnapshotItem } from '../course/snapshot.js';
+import type { Moment } from '../schemas/course.js';
+import type { Fields } from './operation.js';
+
+/** What follows from the rest of a thing, or says when it was written and by whom. */
+const BOOKKEEPING: readonly (keyof SnapshotItem)[] = ['contentHash', 'version', 'editedAt', 'editedBy'];
+
+export const isSame = (one: unknown, other: unknown): boolean =>
+  one === other || JSON.stringify(one ?? null) === JSON.stringify(other ?? null);
+
+const isEmpty = (value: unknown): boolean => Array.isArray(value) && value.length === 0;
+
+/** The same, where no list and an empty one are. */
+const isSameField = (one: unknown, other: unknown): boolean =>
+  isSame(isEmpty(one) ? undefined : one, isEmpty(other) ? undefined : other);
+
+const fieldsOf = (...sides: readonly Fields[]): (keyof SnapshotItem)[] => [
+  ...new Set(sides.flatMap((side) => Object.keys(side) as (keyof SnapshotItem)[])),
+];
+
+/** What differs between two states of a thing, as it was and as it is; `undefined` when nothing does. */
+export function differing(
+  before: SnapshotItem,
+  after: SnapshotItem,
+): { readonly before: Fields; readonly after: Fields } | undefined {
+  const names = fieldsOf(before, after).filter((name) => !isSameField(before[name], after[name]));
+  if (names.length === 0) return undefined;
+  const pick = (from: SnapshotItem): Fields => Object.fromEntries(names.map((name) => [name, from[name]]));
+  return { before: pick(before), after: pick(after) };
+}
+
+/** The names of what differs between two sides of a change: of dates and settings each by itself. */
+export function touchedFields(before: object, after: object): string[] {
+  const sides = [before, after] as readonly Readonly<Record<string, unknown>>[];
+  return [...new Set(sides.flatMap((side) => Object.keys(side)))].flatMap((name) => {
+    if ((BOOKKEEPING as readonly string[]).includes(name)) return [];
+    if (name !== 'moments' && name !== 'details') return [name];
+    const [was, is] = sides.map((side) =>
+      name === 'moments'
+        ? Object.fromEntries(((side.moments ?? []) as Moment[]).map((each) => [each.id, each]))
+        : ((side.details ?? {}) as Readonly<Record<string, unknown>>),
+    );
+    const parts = [...new Set([...Object.keys(was!), ...Object.keys(is!)])];
+    return parts.filter((part) => !isSame(was![part], is![part])).map((part) => `${name} ${part}`);
+  });
+}
+
+/** Whether two states of a thing say the same, whoever wrote it and when. */
+export const saysTheSame = (one: Fields, other: Fields): boolean =>
+  fieldsOf(one, other).every((name) => BOOKKEEPING.includes(name) || isSameField(one[name], other[name]));
+
+/**
+ * A thing with a change made to it: what the change names has to stand as it was before it, each date, each setting and
+ * each other field by itself. What somebody changed beside it stays.
+ *
+ * @returns the names of the fields that stand otherwise, when there are some
+ */
+export function changedBy(
+  thing: SnapshotItem,
+  before: Fields,
+  after: Fields,
+): { readonly thing: SnapshotItem } | { readonly stands: readonly (keyof SnapshotItem)[] } {
+  const stands: (keyof SnapshotItem)[] = [];
+  const changes: Record<string, unknown> = {};
+  for (const name of fieldsOf(before, after)) {
+    if (BOOKKEEPING.includes(name)) continue;
+    const value = mergers[name]?.(thing, before, after) ?? merged(thing[name], before[name], after[name]);
+    if (value === CLASH) stands.push(name);
+    else changes[name] = value;
+  }
+  return stands.length > 0 ? { stands } : { thing: { ...thing, ...changes } };
+}
+
+const CLASH = Symbol('it stands otherwise');
+
+const merged = (is: unknown, before: unknown, after: unknown): unknown => (isSameField(is, before) ? after : CLASH);
+
+/** Fields whose parts change each by itself. */
+const mergers: Partial<Record<keyof SnapshotItem, (thing: SnapshotItem, before: Fields, after: Fields) => unknown>> = {
+  details(thing, before, after) {
+    const details: Record<string, unknown> = { ...thing.details };
+    for (const name of new Set([...Object.keys(before.details ?? {}), ...Object.keys(after.details ?? {})])) {
+      const [was, is] = [before.details?.[name], after.details?.[name]];
+      if (isSame(was, is)) continue;
+      if (!isSame(details[name], was)) return CLASH;
+      if (is === undefined) delete details[name];
+      else details[name] = is;
+    }
+    return Object.keys(details).length === 0 ? undefined : details;
+  },
+  moments({ moments = [] }, before, after) {
+    const byId = new Map(moments.map((each): [string, Moment] => [each.id, each]));
+    const [was, is] = [before.moments ?? [], after.moments ?? []].map(
+      (list) => new Map(list.map((each) => [each.id, each])),
+    );
+    for (const id of new Set([...was!.keys(), ...is!.keys()])) {
+      const [old, now, stands] = [was!.get(id), is!.get(id), byId.get(id)];
+      if (isSame(old, now)) continue;
+      if (!isSame(stands, old)) return CLASH;
+      if (now === undefined) byId.delete(id);
+      else byId.set(id, now);
+    }
+    return [...byId.values()].sort((a, b) => (a.at < b.at || (a.at === b.at && a.id < b.id) ? -1 : 1));
+  },
+};

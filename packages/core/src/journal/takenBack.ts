@@ -1,0 +1,101 @@
+import { groupBy } from '../groupBy.js';
+import type { SnapshotItem } from '../course/snapshot.js';
+import { carryOut, operationsBetween, type CourseState, type InTheWay, type Stamp } from './course.js';
+import { fitting, invert, needsOf } from './journal.js';
+import type { Operation } from './operation.js';
+
+/** What of a list of operations is taken back; all when nothing is named. */
+export interface Part {
+  /** These things alone. */
+  readonly keys?: ReadonlySet<string> | undefined;
+  /** Dates alone: things stay. */
+  readonly dates?: boolean | undefined;
+  /** What stays may be broken: whoever asks was told. */
+  readonly breaking?: boolean | undefined;
+}
+
+/** What taking back does to a course as it stands, or what is in its way: then nothing is taken back. */
+export interface TakenBack {
+  readonly operations: readonly Operation[];
+  /** The course as it stands then. */
+  readonly course: CourseState;
+  readonly inTheWay: readonly InTheWay[];
+}
+
+/**
+ * Takes a list of operations back from a course that went on since: the inverse of each, the last one first. What somebody
+ * changed beside them stays. In the way is what was changed by them and by somebody since, and what would be broken without
+ * the things that go.
+ *
+ * @see docs/rules.md, "The journal"
+ */
+export function takenBack(
+  courseId: string,
+  operations: readonly Operation[],
+  course: CourseState,
+  stamp: Stamp,
+  { keys, dates = false, breaking = false }: Part = {},
+): TakenBack {
+  const going = { things: new Map(course.things), set: course.set };
+  const inTheWay: InTheWay[] = [];
+  for (const operation of operations.toReversed()) {
+    if (keys !== undefined && !keys.has(operation.key)) continue;
+    const inverse = dates ? datesTakenBack(operation, going.things) : invert(operation);
+    const hindrance = inverse === undefined ? undefined : carryOut(going, inverse, stamp);
+    if (hindrance !== undefined) inTheWay.push(hindrance);
+  }
+  if (!breaking) inTheWay.push(...brokenBy(course.things, going.things));
+  if (inTheWay.length > 0) return { operations: [], course, inTheWay };
+  const origins = new Map(operations.map(({ key, origin }) => [key, origin]));
+  const things = placed(course.things, going.things);
+  const after = { things, set: going.set };
+  const done = operationsBetween(courseId, course, after, (key) => origins.get(key) ?? null);
+  return { operations: done, course: after, inTheWay };
+}
+
+/** What takes the dates of an operation back; `undefined` when it set none. */
+function datesTakenBack(operation: Operation, things: ReadonlyMap<string, SnapshotItem>): Operation | undefined {
+  const { op, key, origin } = operation;
+  const thing = things.get(key);
+  if (thing === undefined || (op !== 'added' && op !== 'changed')) return undefined;
+  const { after = thing } = operation;
+  const before = op === 'changed' ? (operation.before ?? {}) : {};
+  if (before.moments === undefined && after.moments === undefined) return undefined;
+  return {
+    op: 'changed',
+    key,
+    origin,
+    before: { moments: after.moments ?? [] },
+    after: { moments: before.moments ?? [] },
+  };
+}
+
+/** What stays and would be broken without something that goes. */
+function brokenBy(before: ReadonlyMap<string, SnapshotItem>, after: ReadonlyMap<string, SnapshotItem>): InTheWay[] {
+  const gone = [...before.keys()].filter((key) => !after.has(key));
+  if (gone.length === 0) return [];
+  const needing = groupBy(
+    [...after.values()].flatMap((thing) =>
+      before.has(thing.id) ? needsOf(thing).map((need) => ({ need, by: thing.title })) : [],
+    ),
+    ({ need }) => need,
+  );
+  return gone.flatMap((key) =>
+    (needing.get(key) ?? []).map(({ by }): InTheWay => ({ key, title: before.get(key)!.title, why: 'needed', by })),
+  );
+}
+
+/** What comes back stands in its unit, or behind everything where that is gone. */
+function placed(
+  before: ReadonlyMap<string, SnapshotItem>,
+  after: ReadonlyMap<string, SnapshotItem>,
+): ReadonlyMap<string, SnapshotItem> {
+  let last = 0;
+  for (const { parent, position } of after.values()) if (parent === undefined) last = Math.max(last, position ?? 0);
+  return new Map(
+    [...after].map(([key, thing]) => [
+      key,
+      before.get(key) === thing ? thing : fitting(thing, (each) => after.has(each), last),
+    ]),
+  );
+}

@@ -1,0 +1,121 @@
+import type { Noted, Operation } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import type { RunRow } from '../database/entities/run.js';
+
+interface NotedRow extends Required<Noted> {
+  readonly course: string;
+  readonly item: string;
+  readonly key: string;
+}
+
+const NOTED = `lineage.source_course_id AS course, lineage.source_key AS item, lineage.item_key AS key, lineage.source_hash AS sourceHash,
+               lineage.landed_hash AS landedHash, lineage.landed_version AS landedVersion, lineage.run_id AS run`;
+
+const notedOf = ({ sourceHash, landedHash, landedVersion, run }: NotedRow): Noted => ({
+  sourceHash,
+  landedHash,
+  landedVersion,
+  run,
+});
+
+/**
+ * What goes beside the things of a run: what it noted of them, and what led to them; of what it brought up to date is noted
+ * again what earlier runs did.
+ *
+ * @param going  what is taken back of it
+ * @param kept   things that stay
+ */
+export async function notedBack(
+  manager: EntityManager,
+  run: RunRow,
+  going: readonly Operation[],
+  kept: ReadonlySet<string>,
+): Promise<Operation[]> {
+  const keys = JSON.stringify([...new Set(going.map(({ key }) => key))].filter((key) => !kept.has(key)));
+  const noted = await manager.query<NotedRow[]>(
+    `SELECT ${NOTED} FROM lineage WHERE run_id = ? AND item_key IN (SELECT value FROM json_each(?))`,
+    [run.id, keys],
+  );
+  const origins = [
+    ...noted.map(({ key, course, item }) => ({ key, course, item })),
+    ...going.flatMap(({ op, key, origin }) => (op === 'aliased' && origin !== null ? [{ key, ...origin }] : [])),
+  ];
+  const aliases = await manager.query<{ key: string; course: string; item: string }[]>(
+    `WITH led AS MATERIALIZED (SELECT DISTINCT value->>'course' AS course, value->>'item' AS item FROM json_each(?))
+     SELECT item_alias.key, led.course, led.item FROM led
+       CROSS JOIN item_alias ON item_alias.course_id = ? AND item_alias.alias = led.item`,
+    [JSON.stringify(origins), run.destinationId],
+  );
+  return [
+    ...noted.map((row): Operation => ({
+      op: 'noted',
+      key: row.key,
+      origin: { course: row.course, item: row.item },
+      before: notedOf(row),
+    })),
+    ...aliases.map(({ key, ...origin }): Operation => ({ op: 'unaliased', key, origin })),
+    ...(await notedAsBefore(manager, run.destinationId, going)),
+  ];
+}
+
+/** What earlier runs noted of things that this one brought up to date. */
+async function notedAsBefore(
+  manager: EntityManager,
+  courseId: string,
+  going: readonly Operation[],
+): Promise<Operation[]> {
+  const before = going.flatMap((each) =>
+    each.op === 'changed' && each.notedBefore !== undefined && each.origin !== null
+      ? [{ ...each.origin, noted: each.notedBefore }]
+      : [],
+  );
+  const rows = await manager.query<(NotedRow & { readonly noted: string })[]>(
+    `WITH before AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value->>'noted' AS noted FROM json_each(?))
+     SELECT ${NOTED}, before.noted FROM before CROSS JOIN lineage
+         ON lineage.course_id = ? AND lineage.source_course_id = before.course AND lineage.source_key = before.item`,
+    [JSON.stringify(before), courseId],
+  );
+  return rows.map((row) => ({
+    op: 'noted',
+    key: row.key,
+    origin: { course: row.course, item: row.item },
+    before: notedOf(row),
+    after: { landedVersion: 1, ...(JSON.parse(row.noted) as Noted), run: row.run },
+  }));
+}
+
+/** Writes what is noted of things, and what leads to them. */
+export async function writeNoted(
+  manager: EntityManager,
+  courseId: string,
+  operations: readonly Operation[],
+): Promise<void> {
+  const noted = operations.flatMap((each) =>
+    each.op === 'noted' && (each.before !== undefined || each.after !== undefined)
+      ? [{ key: each.key, ...each.origin, after: each.after }]
+      : [],
+  );
+  const aliases = (wanted: Operation['op']): string =>
+    JSON.stringify(operations.flatMap(({ op, key, origin }) => (op === wanted ? [{ key, alias: origin?.item }] : [])));
+  await manager.query(
+    `WITH gone AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item FROM json_each(?))
+     DELETE FROM lineage WHERE course_id = ? AND (source_course_id, source_key) IN (SELECT course, item FROM gone)`,
+    [JSON.stringify(noted), courseId],
+  );
+  await manager.query(
+    `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash, landed_version)
+     SELECT ?, value->>'course', value->>'item', value->>'key', value->'after'->>'run', value->'after'->>'sourceHash',
+            value->'after'->>'landedHash', value->'after'->>'landedVersion'
+       FROM json_each(?) WHERE value->'after' IS NOT NULL`,
+    [courseId, JSON.stringify(noted)],
+  );
+  await manager.query(
+    `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT value->>'alias' FROM json_each(?))`,
+    [courseId, aliases('unaliased')],
+  );
+  await manager.query(
+    `INSERT INTO item_alias (course_id, alias, key)
+     SELECT ?, value->>'alias', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+    [courseId, aliases('aliased')],
+  );
+}

@@ -1,0 +1,32 @@
+import { writes, type Operation, type Part } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { notFound } from '../http/httpProblem.js';
+
+/** What somebody asks to be taken back of a run; all when nothing is named. */
+export interface PartAsked {
+  /** Things; of a unit all that stands in it. */
+  readonly keys?: readonly string[] | undefined;
+  /** The dates alone. */
+  readonly dates?: boolean | undefined;
+}
+
+/** The things that a part holds, units with all that stands in them. */
+export async function partOf(
+  manager: EntityManager,
+  courseId: string,
+  operations: readonly Operation[],
+  { keys, dates }: PartAsked,
+): Promise<Part> {
+  if (keys === undefined) return { dates };
+  const written = new Set(operations.filter(writes).map(({ key }) => key));
+  if (!keys.every((key) => written.has(key)))
+    throw notFound('One of these things did not come with this run, or is not there any more. Nothing was taken back.');
+  const rows = await manager.query<{ key: string }[]>(
+    `WITH RECURSIVE part(key) AS (
+       SELECT value FROM json_each(?)
+       UNION SELECT item.key FROM item JOIN part ON item.parent_key = part.key WHERE item.course_id = ?)
+     SELECT key FROM part`,
+    [JSON.stringify(keys), courseId],
+  );
+  return { keys: new Set(rows.map(({ key }) => key)), dates };
+}

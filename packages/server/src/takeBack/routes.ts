@@ -1,0 +1,75 @@
+import { Type } from '@sinclair/typebox';
+import { mayDo } from '@yarin/core';
+import { Router } from 'express';
+import type { Server } from '../context.js';
+import { DeedRow } from '../database/entities/access.js';
+import { RunRow } from '../database/entities/run.js';
+import { checked } from '../http/checked.js';
+import { notFound } from '../http/httpProblem.js';
+import { INSTITUTION } from '../institution.js';
+import { askerOf, doerOf } from '../people/asker.js';
+import { courseFor, demand } from '../people/rights.js';
+import { planFor } from '../plans/planView.js';
+
+const MOST_THINGS = 20_000;
+
+const checkTakeBack = checked(
+  Type.Object(
+    {
+      changed: Type.Optional(Type.Union([Type.Literal('stay'), Type.Literal('go')])),
+      part: Type.Optional(
+        Type.Object(
+          {
+            keys: Type.Optional(
+              Type.Array(Type.String({ maxLength: 300 }), {
+                minItems: 1,
+                maxItems: MOST_THINGS,
+                description: 'Things of the new course; of a unit all that stands in it.',
+              }),
+            ),
+            dates: Type.Optional(Type.Boolean({ description: 'The dates alone; the things stay.' })),
+          },
+          { additionalProperties: false },
+        ),
+      ),
+    },
+    { additionalProperties: false },
+  ),
+);
+
+/** Taking back what was done: a run, a part of one, an edit, or that something was taken back. */
+export function takeBackRoutes({ reading, writer, clock }: Server): Router {
+  const router = Router();
+  const now = (): string => clock.now(INSTITUTION.timeZone);
+
+  router.post('/runs/:id/takeBack', async (request, response) => {
+    const person = askerOf(request);
+    const run = await reading.manager.findOneBy(RunRow, { id: request.params.id });
+    if (run === null) throw notFound('There is no such run.');
+    const { destination } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
+    demand(mayDo('takeBack', person, destination, now().slice(0, 10)));
+    const { changed = 'ask', part } = checkTakeBack(request.body ?? {});
+    response.json(await writer.run('takeBackRun', { runId: run.id, doer: doerOf(request), at: now(), changed, part }));
+  });
+
+  router.post('/courses/:id/items/:key/putBack', async (request, response) => {
+    const { id: courseId, key } = request.params;
+    await courseFor(reading.manager, 'change', askerOf(request), courseId, now().slice(0, 10));
+    await writer.run('putBackItem', { courseId, key, doer: doerOf(request), at: now() });
+    response.status(204).end();
+  });
+
+  router.post('/courses/:id/deeds/:deed/takeBack', async (request, response) => {
+    const { id: courseId, deed: number } = request.params;
+    const deedId = Number(number);
+    const deed = Number.isSafeInteger(deedId)
+      ? await reading.manager.findOneBy(DeedRow, { id: deedId, courseId })
+      : null;
+    const target = deed?.takesBack == null ? deed : await reading.manager.findOneBy(DeedRow, { id: deed.takesBack });
+    const act = target?.runId == null ? 'change' : 'takeBack';
+    await courseFor(reading.manager, act, askerOf(request), courseId, now().slice(0, 10));
+    if (deed === null) throw notFound('This is not in the history of this course.');
+    response.json(await writer.run('takeBack', { courseId, deedId, doer: doerOf(request), at: now() }));
+  });
+  return router;
+}

@@ -1,0 +1,131 @@
+import { takenBack, type InTheWay, type Operation, type Part } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { readSnapshot } from '../courses/courseStore.js';
+import { readCourseFields, writeCourseFields } from '../courses/courseFields.js';
+import { putThings, removeThings } from '../courses/things.js';
+import { DeedRow } from '../database/entities/access.js';
+import { noteDeed, type Doer } from '../history/deeds.js';
+import { insertOperations, operationsOf } from '../history/operationStore.js';
+import { writeNoted } from './noted.js';
+import { conflict } from '../http/httpProblem.js';
+import { nativeHash } from '../courses/nativeHash.js';
+
+export interface TakingBack {
+  readonly deed: DeedRow;
+  /** Everything that the deed changed, and after it what was taken back of it in part. */
+  readonly operations: readonly Operation[];
+  readonly part: Part;
+  /** Nothing of it is left then. */
+  readonly isWhole: boolean;
+  readonly doer: Doer;
+  readonly at: string;
+  /** How the history calls it. */
+  readonly what: string;
+  /** What it changes beside things: what leads to them, and what is noted of them. */
+  readonly beside: readonly Operation[];
+}
+
+const MOST_NAMED = 5;
+
+/** What a deed changed that stands: its own operations, then those of deeds that took parts of it back. */
+export async function standingOperations(manager: EntityManager, { id }: DeedRow): Promise<Operation[]> {
+  const parts = await manager.query<{ id: number }[]>(
+    'SELECT id FROM deed WHERE takes_back = ? AND undone_by IS NULL ORDER BY id',
+    [id],
+  );
+  const operations = await operationsOf(manager, id);
+  for (const part of parts) operations.push(...(await operationsOf(manager, part.id)));
+  return operations;
+}
+
+/**
+ * Takes back what a deed changed, whole or in part, and notes that as a deed of its own: it can be done again.
+ *
+ * @returns what was changed
+ */
+export async function takeBackDeed(
+  manager: EntityManager,
+  { deed, operations, part, isWhole, doer, at, what, beside }: TakingBack,
+): Promise<readonly Operation[]> {
+  const { courseId } = deed;
+  const [{ version }] = (await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [
+    courseId,
+  ])) as [{ version: number }];
+  const { items } = (await readSnapshot(manager, courseId))!;
+  const stamp = {
+    version: items.reduce((most, item) => Math.max(most, item.version ?? 0), version) + 1,
+    editedAt: at,
+    editedBy: doer.personId,
+    hash: nativeHash,
+  };
+  const standing = {
+    things: new Map(items.map((item) => [item.id, item])),
+    set: await readCourseFields(manager, courseId),
+  };
+  const { operations: done, course, inTheWay } = takenBack(courseId, operations, standing, stamp, part);
+  if (inTheWay.length > 0) throw refused(inTheWay);
+
+  await removeThings(
+    manager,
+    courseId,
+    done.flatMap(({ op, key }) => (op === 'removed' ? [key] : [])),
+  );
+  const put = done.flatMap(({ op, key }) => (op === 'added' || op === 'changed' ? [course.things.get(key)!] : []));
+  await putThings(manager, courseId, put);
+  for (const each of done) if (each.op === 'set') await writeCourseFields(manager, courseId, each.after);
+  await writeNoted(manager, courseId, beside);
+  await keepUntouched(manager, courseId, done);
+
+  const id = await noteDeed(manager, doer, {
+    courseId,
+    at,
+    what,
+    itemKey: deed.itemKey ?? undefined,
+    takesBack: deed.id,
+  });
+  await insertOperations(manager, id, [...done, ...beside]);
+  if (isWhole) await closeDeed(manager, deed, id);
+  await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);
+  return done;
+}
+
+/** A deed is taken back whole; when that took another back, the other stands again. */
+async function closeDeed(manager: EntityManager, deed: DeedRow, by: number): Promise<void> {
+  await manager.update(DeedRow, { id: deed.id }, { undoneBy: by });
+  if (deed.takesBack !== null)
+    await manager.query('UPDATE deed SET undone_by = NULL WHERE id = ? AND undone_by = ?', [deed.takesBack, deed.id]);
+}
+
+/** What nobody had touched since it was brought is untouched still: that some of it was taken back is no edit of somebody's. */
+async function keepUntouched(manager: EntityManager, courseId: string, done: readonly Operation[]): Promise<void> {
+  const versions = done.flatMap((each) =>
+    each.op === 'changed' && each.before?.version !== undefined && each.after?.version !== undefined
+      ? [{ key: each.key, was: each.before.version, is: each.after.version }]
+      : [],
+  );
+  await manager.query(
+    `WITH written AS MATERIALIZED (SELECT value->>'key' AS key, value->>'was' AS was, value->>'is' AS "is" FROM json_each(?))
+     UPDATE lineage SET landed_version = written."is", landed_hash = item.content_hash
+       FROM written JOIN item ON item.key = written.key AND item.course_id = ?
+      WHERE lineage.course_id = ? AND lineage.item_key = written.key AND lineage.landed_version = written.was`,
+    [JSON.stringify(versions), courseId, courseId],
+  );
+}
+
+const WHY: Readonly<Record<InTheWay['why'], (hindrance: InTheWay) => string>> = {
+  changed: ({ title }) => (title === '' ? 'it was changed since' : `“${title}” was changed since`),
+  gone: ({ title }) => (title === '' ? 'something of it was removed since' : `“${title}” was removed since`),
+  there: ({ title }) => `“${title}” stands there again`,
+  reversed: ({ title }) => `a date of “${title}” would come before one that it has to follow`,
+  needed: ({ title, by }) => `“${by}” would break without “${title}”`,
+};
+
+function refused(inTheWay: readonly InTheWay[]): Error {
+  const sentences = [...new Set(inTheWay.map((each) => WHY[each.why](each)))];
+  const named = sentences.slice(0, MOST_NAMED).join('; ');
+  const more = sentences.length > MOST_NAMED ? `; and ${sentences.length - MOST_NAMED} more` : '';
+  return conflict(
+    `Nothing was taken back: ${named}${more}.`,
+    inTheWay.map((each) => ({ code: each.why, message: WHY[each.why](each), where: `/${each.key}` })),
+  );
+}

@@ -1,0 +1,104 @@
+import { conflicts, type Operation } from '@yarin/core';
+import type { EntityManager } from 'typeorm';
+import { DeedRow } from '../database/entities/access.js';
+import { RunRow } from '../database/entities/run.js';
+import type { Doer } from '../history/deeds.js';
+import { laterOperations } from '../history/operationStore.js';
+import { conflict, notFound } from '../http/httpProblem.js';
+import type { Command } from '../writer/command.js';
+import { addedBy, changedSince, keptWith, moveOut, toldChanged } from './changedSince.js';
+import { notedBack } from './noted.js';
+import { standingOperations, takeBackDeed } from './takeBackDeed.js';
+import { partOf, type PartAsked } from './partOf.js';
+
+/**
+ * What becomes of things that somebody changed since: nothing is taken back and they are named, they stay and the rest
+ * goes, or they go too.
+ */
+export type OfChanged = 'ask' | 'stay' | 'go';
+
+export interface TakeBackInput {
+  readonly runId: string;
+  readonly doer: Doer;
+  readonly at: string;
+  readonly changed: OfChanged;
+  /** A part of it alone. */
+  readonly part?: PartAsked | undefined;
+}
+
+const MOST_NAMED = 5;
+
+/**
+ * Takes a run back, or a part of it: what it added goes, what it changed is as it was before. What a person wrote since is
+ * never lost unasked.
+ */
+export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
+  { manager },
+  { runId, doer, at, changed, part: asked = {} },
+) => {
+  const run = await manager.findOneBy(RunRow, { id: runId });
+  if (run === null) throw notFound('This run is not there any more.');
+  if (run.undoneAt !== null) throw conflict('This run was taken back already; there is nothing left of it to take.');
+  const course = run.destinationId;
+  const deed = await manager.findOneByOrFail(DeedRow, { runId });
+  const all = await standingOperations(manager, deed);
+  const part = await partOf(manager, course, all, asked);
+  const isWhole = part.keys === undefined && part.dates !== true;
+  const going = all.filter(({ key }) => part.keys === undefined || part.keys.has(key));
+  await refuseUnderLaterRun(manager, deed, going);
+  const since = await changedSince(manager, run, all, going);
+  const told = toldChanged(since);
+  if (told.length > 0 && changed === 'ask') {
+    const names = told.slice(0, MOST_NAMED).map(({ message }) => `“${message}”`);
+    const more = told.length > MOST_NAMED ? ` and ${told.length - MOST_NAMED} more` : '';
+    throw conflict(`${names.join(', ')}${more} changed since. Nothing was taken back, so that no work is lost.`, told);
+  }
+  const kept = changed === 'stay' ? await keptWith(manager, run, going, since) : new Set<string>();
+  const gone = going.filter(({ key }) => !kept.has(key));
+  if (changed === 'go' && part.dates !== true) await moveOut(manager, course, new Set(addedBy(gone)), since);
+
+  const things = new Set(gone.filter(({ op }) => op === 'added' || op === 'changed').map(({ key }) => key)).size;
+  const stay = kept.size === 0 ? '' : `; ${kept.size} stay, since somebody changed them`;
+  const what = asked.dates === true ? `took the dates of ${things} things back` : `took back ${things} things${stay}`;
+  await takeBackDeed(manager, {
+    deed,
+    operations: gone,
+    part: { dates: part.dates, breaking: changed === 'go' },
+    isWhole,
+    doer,
+    at,
+    what,
+    beside: part.dates === true ? [] : await notedBack(manager, run, gone, kept),
+  });
+  if (isWhole) await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });
+  return { things };
+};
+
+/** What a later run built on is taken back after it: the inverse of a run holds for what it left. */
+async function refuseUnderLaterRun(
+  manager: EntityManager,
+  deed: DeedRow,
+  operations: readonly Operation[],
+): Promise<void> {
+  const later = (await laterOperations(manager, deed)).filter(({ runId }) => runId !== null);
+  const inTheWay = new Set(
+    conflicts(
+      operations,
+      later.map(({ operation }) => operation),
+    ),
+  );
+  const last = later.find(({ operation }) => inTheWay.has(operation));
+  if (last === undefined) return;
+  const ofLast = later.flatMap(({ runId, operation }) =>
+    runId === last.runId && inTheWay.has(operation) ? [operation] : [],
+  );
+  const changed = ofLast.filter(({ op }) => op === 'changed').length;
+  const again = ofLast.filter(({ op }) => op === 'added').length;
+  const removed = ofLast.length - changed - again;
+  const did = [
+    ...(again === 0 ? [] : [`brought ${again} of these things again`]),
+    ...(changed === 0 ? [] : [`brought ${changed} of these things up to date`]),
+    ...(removed === 0 ? [] : [`took ${removed} out`]),
+  ];
+  throw conflict(`A later run (${last.at.replace('T', ' ')}) ${did.join(' and ')}. Take that one back first.`);
+}
