@@ -91,7 +91,7 @@ await run(openPlan, {
 const TABLES = ['item', 'moment', 'item_link', 'lineage', 'operation'];
 /** Which rows of a table a run into the new course made. */
 const madeBy = (run: string, table: string): string =>
-  table === 'operation' ? `run_id = '${run}'` : `course_id = 'new'`;
+  table === 'operation' ? `deed_id = (SELECT id FROM deed WHERE run_id = '${run}')` : `course_id = 'new'`;
 
 /** Inserts the rows that a run made once more, as plain multi-row statements. */
 async function rawInsert(

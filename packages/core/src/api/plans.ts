@@ -10,7 +10,7 @@ import type { Rights } from '../rights/rights.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { Role } from '../schemas/retimeJob.js';
-import type { CourseSummary, LearnerCounts } from './courses.js';
+import type { CourseSummary, Deed, LearnerCounts } from './courses.js';
 import type { AccessAsk, ProblemDetails, Right, RosterNotice } from './people.js';
 
 // What the server answers about the Desk, pairs, plans and runs.
@@ -97,6 +97,15 @@ export interface RunView {
   readonly counts: RunCounts;
   readonly undoneAt: string | null;
   readonly undoneBy: string | null;
+  /** What was taken back of it, whole or in part, and not done again; the latest first. */
+  readonly takenBack: readonly Deed[];
+}
+
+/** A thing that a run wrote and that stands in the new course. */
+export interface RunThing {
+  readonly key: string;
+  readonly title: string;
+  readonly kind: Kind;
 }
 
 /** A course that a plan brings from, with what follows from it and the shell. */

@@ -5,8 +5,13 @@ import type { Fields } from './operation.js';
 /** What follows from the rest of a thing, or says when it was written and by whom. */
 const BOOKKEEPING: readonly (keyof SnapshotItem)[] = ['contentHash', 'version', 'editedAt', 'editedBy'];
 
+const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null;
+
 export const isSame = (one: unknown, other: unknown): boolean =>
-  one === other || JSON.stringify(one ?? null) === JSON.stringify(other ?? null);
+  one === other ||
+  (isObject(one) && isObject(other)
+    ? JSON.stringify(one) === JSON.stringify(other)
+    : (one ?? null) === (other ?? null));
 
 const isEmpty = (value: unknown): boolean => Array.isArray(value) && value.length === 0;
 
@@ -18,14 +23,18 @@ const fieldsOf = (...sides: readonly Fields[]): (keyof SnapshotItem)[] => [
   ...new Set(sides.flatMap((side) => Object.keys(side) as (keyof SnapshotItem)[])),
 ];
 
-/** What differs between two states of a thing, as it was and as it is; `undefined` when nothing does. */
+/**
+ * What differs between two states of a thing, as it was and as it is, with the version of each; `undefined` when nothing
+ * does. Being moved leaves the version as it is.
+ */
 export function differing(
   before: SnapshotItem,
   after: SnapshotItem,
 ): { readonly before: Fields; readonly after: Fields } | undefined {
   const names = fieldsOf(before, after).filter((name) => !isSameField(before[name], after[name]));
   if (names.length === 0) return undefined;
-  const pick = (from: SnapshotItem): Fields => Object.fromEntries(names.map((name) => [name, from[name]]));
+  const named = [...new Set([...names, 'version' as const])];
+  const pick = (from: SnapshotItem): Fields => Object.fromEntries(named.map((name) => [name, from[name]]));
   return { before: pick(before), after: pick(after) };
 }
 
@@ -78,15 +87,15 @@ const merged = (is: unknown, before: unknown, after: unknown): unknown => (isSam
 /** Fields whose parts change each by itself. */
 const mergers: Partial<Record<keyof SnapshotItem, (thing: SnapshotItem, before: Fields, after: Fields) => unknown>> = {
   details(thing, before, after) {
-    const details: Record<string, unknown> = { ...thing.details };
+    const details = new Map(Object.entries(thing.details ?? {}));
     for (const name of new Set([...Object.keys(before.details ?? {}), ...Object.keys(after.details ?? {})])) {
       const [was, is] = [before.details?.[name], after.details?.[name]];
       if (isSame(was, is)) continue;
-      if (!isSame(details[name], was)) return CLASH;
-      if (is === undefined) delete details[name];
-      else details[name] = is;
+      if (!isSame(details.get(name), was)) return CLASH;
+      if (is === undefined) details.delete(name);
+      else details.set(name, is);
     }
-    return Object.keys(details).length === 0 ? undefined : details;
+    return details.size === 0 ? undefined : Object.fromEntries(details);
   },
   moments({ moments = [] }, before, after) {
     const byId = new Map(moments.map((each): [string, Moment] => [each.id, each]));

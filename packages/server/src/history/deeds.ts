@@ -61,20 +61,35 @@ const IS_KEPT = `EXISTS (SELECT 1 FROM operation WHERE deed_id = deed.id)
   AND (deed.run_id IS NOT NULL
        OR NOT EXISTS (SELECT 1 FROM operation WHERE deed_id = deed.id AND op = 'changed' AND after IS NULL))`;
 
+type DeedRowRead = Omit<Deed, 'canBe'> & { readonly isOpen: number; readonly again: number };
+
+const DEED = `deed.id, deed.at, ${DOER_NAME('deed.person_id', 'deed.for_person_id')} AS "by", deed.what,
+  (SELECT key FROM item WHERE item.course_id = deed.course_id AND item.key = deed.item_key) AS itemKey,
+  deed.takes_back IS NOT NULL AS again,
+  deed.undone_by IS NULL AND target.takes_back IS NULL AND (target.undone_by IS NULL OR target.undone_by = deed.id)
+  AND ${IS_KEPT} AS isOpen`;
+
+const deedOf = ({ isOpen, again, ...deed }: DeedRowRead): Deed => ({
+  ...deed,
+  canBe: isOpen === 0 ? null : again === 1 ? 'doneAgain' : 'takenBack',
+});
+
 /** What was done to a course, the latest first. */
 export async function deedsOf(manager: EntityManager, courseId: string): Promise<Deed[]> {
-  const rows = await manager.query<(Omit<Deed, 'canBe'> & { readonly isOpen: number; readonly again: number })[]>(
-    `SELECT deed.id, deed.at, ${DOER_NAME('deed.person_id', 'deed.for_person_id')} AS "by", deed.what,
-            (SELECT key FROM item WHERE item.course_id = deed.course_id AND item.key = deed.item_key) AS itemKey,
-            deed.takes_back IS NOT NULL AS again,
-            deed.undone_by IS NULL AND target.takes_back IS NULL AND (target.undone_by IS NULL OR target.undone_by = deed.id)
-            AND ${IS_KEPT} AS isOpen
-       FROM deed LEFT JOIN deed AS target ON target.id = deed.takes_back
+  const rows = await manager.query<DeedRowRead[]>(
+    `SELECT ${DEED} FROM deed LEFT JOIN deed AS target ON target.id = deed.takes_back
       WHERE deed.course_id = ? ORDER BY deed.id DESC LIMIT ${MOST_DEEDS}`,
     [courseId],
   );
-  return rows.map(({ isOpen, again, ...deed }) => ({
-    ...deed,
-    canBe: isOpen === 0 ? null : again === 1 ? 'doneAgain' : 'takenBack',
-  }));
+  return rows.map(deedOf);
+}
+
+/** What was taken back of a run, whole or in part, and can be done again; the latest first. */
+export async function takenBackOf(manager: EntityManager, runId: string): Promise<Deed[]> {
+  const rows = await manager.query<DeedRowRead[]>(
+    `SELECT ${DEED} FROM deed AS target JOIN deed ON deed.takes_back = target.id
+      WHERE target.run_id = ? ORDER BY deed.id DESC`,
+    [runId],
+  );
+  return rows.map(deedOf).filter(({ canBe }) => canBe === 'doneAgain');
 }

@@ -1,4 +1,4 @@
-import type { CourseFields, Fields, Noted, Operation, SnapshotItem } from '@yarin/core';
+import type { CourseFields, Fields, Noted, Operation, RunThing, SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from './deeds.js';
 
@@ -132,3 +132,21 @@ export async function changesOf(
     return operation.op === 'changed' ? [{ at, by, operation }] : [];
   });
 }
+
+/** Whether a deed put its course into the archive, or brought it back from there. */
+export async function isOfArchive(manager: EntityManager, deedId: number): Promise<boolean> {
+  const rows = await manager.query<unknown[]>(
+    `SELECT 1 FROM operation WHERE deed_id = ? AND op = 'set' AND after->>'archived' IS NOT NULL`,
+    [deedId],
+  );
+  return rows.length > 0;
+}
+
+/** The things that a run wrote and that stand in the new course, in their order there. */
+export const thingsOfRun = (manager: EntityManager, runId: string): Promise<RunThing[]> =>
+  manager.query(
+    `SELECT item.key, item.title, item.kind FROM deed CROSS JOIN operation ON operation.deed_id = deed.id
+       CROSS JOIN item ON item.course_id = deed.course_id AND item.key = operation.key
+      WHERE deed.run_id = ? AND operation.op IN ('added', 'changed') ORDER BY item.position, item.key`,
+    [runId],
+  );

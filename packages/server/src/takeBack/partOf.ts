@@ -10,7 +10,10 @@ export interface PartAsked {
   readonly dates?: boolean | undefined;
 }
 
-/** The things that a part holds, units with all that stands in them. */
+/**
+ * The things that a part holds: units with all that stands in them, and gradebook lines of the run that nothing else is
+ * graded in.
+ */
 export async function partOf(
   manager: EntityManager,
   courseId: string,
@@ -28,5 +31,15 @@ export async function partOf(
      SELECT key FROM part`,
     [JSON.stringify(keys), courseId],
   );
-  return { keys: new Set(rows.map(({ key }) => key)), dates };
+  const part = JSON.stringify(rows.map(({ key }) => key));
+  const lines = await manager.query<{ key: string }[]>(
+    `SELECT line.key FROM item AS line
+      WHERE line.course_id = ? AND line.kind = 'lineItem' AND line.key IN (SELECT value FROM json_each(?))
+        AND line.key IN (SELECT to_key FROM item_link WHERE course_id = ? AND type = 'gradedIn'
+                          AND from_key IN (SELECT value FROM json_each(?)))
+        AND line.key NOT IN (SELECT to_key FROM item_link WHERE course_id = ? AND type = 'gradedIn'
+                              AND from_key NOT IN (SELECT value FROM json_each(?)))`,
+    [courseId, JSON.stringify([...written]), courseId, part, courseId, part],
+  );
+  return { keys: new Set([...rows, ...lines].map(({ key }) => key)), dates };
 }

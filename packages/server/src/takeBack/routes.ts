@@ -1,9 +1,10 @@
 import { Type } from '@sinclair/typebox';
-import { mayDo } from '@yarin/core';
-import { Router } from 'express';
+import { mayDo, type Act } from '@yarin/core';
+import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { DeedRow } from '../database/entities/access.js';
 import { RunRow } from '../database/entities/run.js';
+import { isOfArchive, thingsOfRun } from '../history/operationStore.js';
 import { checked } from '../http/checked.js';
 import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
@@ -42,14 +43,24 @@ export function takeBackRoutes({ reading, writer, clock }: Server): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
-  router.post('/runs/:id/takeBack', async (request, response) => {
+  /** A run, once it is sure that whoever asks may take it back. */
+  async function runFor(request: Request): Promise<string> {
     const person = askerOf(request);
-    const run = await reading.manager.findOneBy(RunRow, { id: request.params.id });
+    const run = await reading.manager.findOneBy(RunRow, { id: String(request.params.id) });
     if (run === null) throw notFound('There is no such run.');
     const { destination } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
     demand(mayDo('takeBack', person, destination, now().slice(0, 10)));
+    return run.id;
+  }
+
+  router.get('/runs/:id/things', async (request, response) => {
+    response.json(await thingsOfRun(reading.manager, await runFor(request)));
+  });
+
+  router.post('/runs/:id/takeBack', async (request, response) => {
+    const runId = await runFor(request);
     const { changed = 'ask', part } = checkTakeBack(request.body ?? {});
-    response.json(await writer.run('takeBackRun', { runId: run.id, doer: doerOf(request), at: now(), changed, part }));
+    response.json(await writer.run('takeBackRun', { runId, doer: doerOf(request), at: now(), changed, part }));
   });
 
   router.post('/courses/:id/items/:key/putBack', async (request, response) => {
@@ -65,11 +76,16 @@ export function takeBackRoutes({ reading, writer, clock }: Server): Router {
     const deed = Number.isSafeInteger(deedId)
       ? await reading.manager.findOneBy(DeedRow, { id: deedId, courseId })
       : null;
-    const target = deed?.takesBack == null ? deed : await reading.manager.findOneBy(DeedRow, { id: deed.takesBack });
-    const act = target?.runId == null ? 'change' : 'takeBack';
-    await courseFor(reading.manager, act, askerOf(request), courseId, now().slice(0, 10));
+    await courseFor(reading.manager, await actOf(deed), askerOf(request), courseId, now().slice(0, 10));
     if (deed === null) throw notFound('This is not in the history of this course.');
     response.json(await writer.run('takeBack', { courseId, deedId, doer: doerOf(request), at: now() }));
   });
+  /** What has to be allowed for a deed to be taken back. */
+  async function actOf(deed: DeedRow | null): Promise<Act> {
+    if (deed === null) return 'change';
+    const target = deed.takesBack === null ? deed : await reading.manager.findOneBy(DeedRow, { id: deed.takesBack });
+    if (target !== null && target.runId !== null) return 'takeBack';
+    return (await isOfArchive(reading.manager, deed.id)) ? 'archive' : 'change';
+  }
   return router;
 }

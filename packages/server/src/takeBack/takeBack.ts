@@ -47,9 +47,15 @@ export const takeBack: Command<DeedToTakeBack, { what: string }> = async (contex
     operations,
     part: {},
     isWhole: true,
+    isOfRun: target !== null && target.runId !== null,
     doer,
     at,
-    what: target === null ? backWords(deed.what, operations) : `did again: ${target.what}`,
+    what: () =>
+      target === null
+        ? backWords(deed.what, operations)
+        : target.undoneBy === deed.id
+          ? `did again: ${target.what}`
+          : `put back what was taken back in part: ${deed.what}`,
     beside: operations.toReversed().flatMap((each) => {
       const { op } = each;
       return op === 'noted' || op === 'aliased' || op === 'unaliased' ? [invert(each)] : [];

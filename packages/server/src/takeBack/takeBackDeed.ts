@@ -1,4 +1,4 @@
-import { takenBack, type InTheWay, type Operation, type Part } from '@yarin/core';
+import { takenBack, type CourseState, type InTheWay, type Operation, type Part } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { readSnapshot } from '../courses/courseStore.js';
 import { readCourseFields, writeCourseFields } from '../courses/courseFields.js';
@@ -17,10 +17,12 @@ export interface TakingBack {
   readonly part: Part;
   /** Nothing of it is left then. */
   readonly isWhole: boolean;
+  /** A run is taken back in part, or that is done again. */
+  readonly isOfRun: boolean;
   readonly doer: Doer;
   readonly at: string;
   /** How the history calls it. */
-  readonly what: string;
+  readonly what: (done: readonly Operation[]) => string;
   /** What it changes beside things: what leads to them, and what is noted of them. */
   readonly beside: readonly Operation[];
 }
@@ -45,7 +47,7 @@ export async function standingOperations(manager: EntityManager, { id }: DeedRow
  */
 export async function takeBackDeed(
   manager: EntityManager,
-  { deed, operations, part, isWhole, doer, at, what, beside }: TakingBack,
+  { deed, operations, part, isWhole, isOfRun, doer, at, what, beside }: TakingBack,
 ): Promise<readonly Operation[]> {
   const { courseId } = deed;
   const [{ version }] = (await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [
@@ -74,12 +76,12 @@ export async function takeBackDeed(
   await putThings(manager, courseId, put);
   for (const each of done) if (each.op === 'set') await writeCourseFields(manager, courseId, each.after);
   await writeNoted(manager, courseId, beside);
-  await keepUntouched(manager, courseId, done);
+  if (isOfRun) await keepUntouched(manager, courseId, done, course);
 
   const id = await noteDeed(manager, doer, {
     courseId,
     at,
-    what,
+    what: what(done),
     itemKey: deed.itemKey ?? undefined,
     takesBack: deed.id,
   });
@@ -97,18 +99,27 @@ async function closeDeed(manager: EntityManager, deed: DeedRow, by: number): Pro
 }
 
 /** What nobody had touched since it was brought is untouched still: that some of it was taken back is no edit of somebody's. */
-async function keepUntouched(manager: EntityManager, courseId: string, done: readonly Operation[]): Promise<void> {
-  const versions = done.flatMap((each) =>
-    each.op === 'changed' && each.before?.version !== undefined && each.after?.version !== undefined
-      ? [{ key: each.key, was: each.before.version, is: each.after.version }]
-      : [],
+async function keepUntouched(
+  manager: EntityManager,
+  courseId: string,
+  done: readonly Operation[],
+  { things }: CourseState,
+): Promise<void> {
+  const versions = new Map(done.flatMap((each) => (each.op === 'changed' ? [[each.key, each.before?.version]] : [])));
+  const rows = await manager.query<{ course: string; item: string; key: string; version: number }[]>(
+    `SELECT source_course_id AS course, source_key AS item, item_key AS key, landed_version AS version FROM lineage
+      WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))`,
+    [courseId, JSON.stringify([...versions.keys()])],
   );
+  const untouched = rows.flatMap(({ course, item, key, version }) => {
+    const { version: now, contentHash: hash } = things.get(key)!;
+    return versions.get(key) === version ? [{ course, item, now, hash }] : [];
+  });
   await manager.query(
-    `WITH written AS MATERIALIZED (SELECT value->>'key' AS key, value->>'was' AS was, value->>'is' AS "is" FROM json_each(?))
-     UPDATE lineage SET landed_version = written."is", landed_hash = item.content_hash
-       FROM written JOIN item ON item.key = written.key AND item.course_id = ?
-      WHERE lineage.course_id = ? AND lineage.item_key = written.key AND lineage.landed_version = written.was`,
-    [JSON.stringify(versions), courseId, courseId],
+    `WITH noted AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value FROM json_each(?))
+     UPDATE lineage SET landed_version = noted.value->>'now', landed_hash = noted.value->>'hash' FROM noted
+      WHERE lineage.course_id = ? AND lineage.source_course_id = noted.course AND lineage.source_key = noted.item`,
+    [JSON.stringify(untouched), courseId],
   );
 }
 

@@ -1,5 +1,6 @@
 import { conflicts, type Operation } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { readThings } from '../courses/courseStore.js';
 import { DeedRow } from '../database/entities/access.js';
 import { RunRow } from '../database/entities/run.js';
 import type { Doer } from '../history/deeds.js';
@@ -58,21 +59,38 @@ export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
   if (changed === 'go' && part.dates !== true) await moveOut(manager, course, new Set(addedBy(gone)), since);
 
   const things = new Set(gone.filter(({ op }) => op === 'added' || op === 'changed').map(({ key }) => key)).size;
-  const stay = kept.size === 0 ? '' : `; ${kept.size} stay, since somebody changed them`;
-  const what = asked.dates === true ? `took the dates of ${things} things back` : `took back ${things} things${stay}`;
-  await takeBackDeed(manager, {
+  const title = await titleOf(manager, course, asked.keys);
+  const done = await takeBackDeed(manager, {
     deed,
     operations: gone,
     part: { dates: part.dates, breaking: changed === 'go' },
     isWhole,
+    isOfRun: true,
     doer,
     at,
-    what,
+    what: (done) => wordsFor(asked, title, part.dates === true ? done.length : things, kept.size),
     beside: part.dates === true ? [] : await notedBack(manager, run, gone, kept),
   });
   if (isWhole) await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });
-  return { things };
+  return { things: part.dates === true ? done.length : things };
 };
+
+/** The title of the one thing that is named; `undefined` when it is not one. */
+async function titleOf(
+  manager: EntityManager,
+  courseId: string,
+  keys: readonly string[] = [],
+): Promise<string | undefined> {
+  return keys.length === 1 ? (await readThings(manager, courseId, keys)).get(keys[0]!)?.title : undefined;
+}
+
+function wordsFor({ dates }: PartAsked, title: string | undefined, things: number, staying: number): string {
+  const all = `${things} ${things === 1 ? 'thing' : 'things'}`;
+  if (dates === true) return `took the dates of ${title === undefined ? all : `“${title}”`} back`;
+  const stay = staying === 0 ? '' : `; ${staying} stay, since somebody changed them`;
+  if (title === undefined) return `took back ${all}${stay}`;
+  return `took back “${title}”${things > 1 ? ` and what belongs to it, ${all}` : ''}${stay}`;
+}
 
 /** What a later run built on is taken back after it: the inverse of a run holds for what it left. */
 async function refuseUnderLaterRun(

@@ -1,4 +1,4 @@
-import type { CourseEdit, CourseView, ItemView, Kind, Mark, SnapshotItem } from '@yarin/core';
+import type { CourseEdit, CourseView, Deed, ItemView, Kind, Mark, SnapshotItem } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as api from '../shared/api/courses.js';
@@ -93,6 +93,12 @@ export const useCourseStore = defineStore('course', () => {
         () => api.removeItem(courseId, key).then(() => true as const),
         `${titleOf(key)} removed; it can be put back.`,
       ),
+    /** Takes back what somebody did here, or does again what was taken back. */
+    async takeDeedBack({ id, what, canBe }: Deed): Promise<void> {
+      const said = canBe === 'doneAgain' ? 'Done again.' : `Taken back: ${what}.`;
+      await act(() => api.takeDeedBack(courseId, id), said);
+      if (itemKey !== '') await open(itemKey);
+    },
     putBack: (key: string) => act(() => api.putBackItem(courseId, key), 'Put back.'),
     async mark(key: string, mark: Mark['mark'] | null, note: string | null): Promise<void> {
       await act(() => api.markItem(courseId, key, mark, note), 'Noted for next time.');

@@ -46,12 +46,13 @@ export const editCourse: Command<CourseChanges, void> = async ({ manager }, edit
       (changes.endsOn ?? null) === null ? 'startsOn' : 'endsOn',
       'A course has to end on or after the day it starts.',
     );
-  const names = Object.keys(changes) as (keyof CourseEdit)[];
+  const names = (Object.keys(changes) as (keyof CourseEdit)[]).filter((name) => changes[name] !== course[name]);
+  if (names.length === 0) return;
   const before: CourseFields = Object.fromEntries(names.map((name) => [name, course[name]]));
   await writeCourseFields(manager, courseId, changes);
   await courseChanged(manager, edit, {
     what: `changed ${names.map((name) => CHANGE_WORDS[name]).join(' and ')}`,
-    set: { before, after: changes },
+    set: { before, after: Object.fromEntries(names.map((name) => [name, changes[name]])) },
   });
 };
 

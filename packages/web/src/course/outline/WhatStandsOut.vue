@@ -5,6 +5,7 @@ import { count, LEARNER_WORDS } from '../../shared/words.js';
 import { useCourseStore } from '../courseStore.js';
 import { asRead, momentWords } from '../../shared/dates/readersDates.js';
 
+const DOING = { takenBack: 'take back', doneAgain: 'do again' } as const;
 defineEmits<{ open: [key: string] }>();
 const course = useCourseStore();
 const view = computed(() => course.view!);
@@ -55,6 +56,14 @@ const learners = computed(() =>
           <button v-if="deed.itemKey" class="place-link" @click="$emit('open', deed.itemKey)">{{ deed.what }}</button>
           <template v-else>{{ deed.what }}</template>
           <span class="quiet small">{{ deed.by }}, {{ momentWords(deed.at) }}</span>
+          <button
+            v-if="course.mayChange && deed.canBe"
+            class="plain-link"
+            :aria-label="`${DOING[deed.canBe]}: ${deed.what}`"
+            @click="course.takeDeedBack(deed)"
+          >
+            {{ DOING[deed.canBe] }}
+          </button>
         </li>
       </ul>
     </section>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { count, standingWords } from '../../shared/words.js';
 import PlanLine from '../PlanLine.vue';
+import TakenBack from './TakenBack.vue';
 import TermLength from './TermLength.vue';
 import { usePlanStore } from '../planStore.js';
 import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../planWords.js';
@@ -29,6 +30,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
   <section aria-label="What will happen">
     <h2>What will happen</h2>
     <p v-for="remark in remarks" :key="remark" class="remark">{{ remark }}</p>
+    <TakenBack />
     <p class="lead">
       <RouterLink class="place-link" :to="{ params: { knot: 'what' } }"
         >{{ plan.totals.come }} of {{ plan.totals.of }} things</RouterLink

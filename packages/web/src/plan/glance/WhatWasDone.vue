@@ -4,6 +4,8 @@ import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../planStore.js';
 import { zerosWords } from '../planWords.js';
+import PartToTakeBack from './PartToTakeBack.vue';
+import TakenBack from './TakenBack.vue';
 import { dayWords, timeWords } from '../../shared/dates/readersDates.js';
 
 const plan = usePlanStore();
@@ -43,8 +45,8 @@ const rows = computed(() =>
         {{ firstFew(plan.changedSince, MOST_NAMED) }}. Nothing was taken back yet.
       </p>
       <p class="back">
-        <ElButton plain type="primary" @click="plan.takeBack('stay')">Take the rest back</ElButton>
-        <ElButton plain type="primary" @click="plan.takeBack('go')">Take all back</ElButton>
+        <ElButton plain type="primary" @click="plan.takeRestBack('stay')">Take the rest back</ElButton>
+        <ElButton plain type="primary" @click="plan.takeRestBack('go')">Take all back</ElButton>
         <button class="plain-link" @click="plan.changedSince = []">leave it</button>
       </p>
       <p class="quiet small">
@@ -52,6 +54,8 @@ const rows = computed(() =>
         somebody made themselves stays.
       </p>
     </div>
+    <PartToTakeBack v-if="plan.changedSince.length === 0" :run-id="run.id" @take="plan.takeBack($event)" />
+    <TakenBack />
     <table>
       <thead>
         <tr>
@@ -84,7 +88,7 @@ const rows = computed(() =>
   display: flex;
   align-items: center;
   gap: 14px;
-  margin: 12px 0 16px;
+  margin: 12px 0 6px;
 }
 
 .asked {

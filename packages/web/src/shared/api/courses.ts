@@ -36,6 +36,9 @@ export const markItem = (
   mark: Mark['mark'] | null,
   note: string | null,
 ): Promise<void> => put(`${item(courseId, key)}/mark`, { mark: mark ?? null, note });
+/** Takes back what was done to a course, or does again what was taken back. */
+export const takeDeedBack = (id: string, deed: number) =>
+  post<{ what: string }>(`${course(id)}/deeds/${deed}/takeBack`);
 export const editCourse = (id: string, changes: CourseEdit) => patch(course(id), changes);
 export const archiveCourse = (id: string, archived: boolean): Promise<void> =>
   put(`${course(id)}/archived`, { archived });

@@ -1,4 +1,4 @@
-import type { DateStyle, DecisionChange, JobState, PlanView, Problem, SectionsView } from '@yarin/core';
+import type { DateStyle, DecisionChange, JobState, PlanView, Problem, RunThing, SectionsView } from '@yarin/core';
 import { get, patch, post, put } from './client.js';
 
 /** @param sources  in their order of precedence */
@@ -13,9 +13,21 @@ export const changeSources = (id: string, version: number, sources: readonly str
 /** @param seen  the version of the plan that the page shows, and what that was computed from; refused when one changed since */
 export const startRun = (id: string, seen: { readonly version?: number; readonly stands?: string } = {}) =>
   post<{ id: string; joined: boolean }>(`/plans/${id}/runs`, seen);
-/** @param changed  what becomes of things that somebody changed since; without it they are named, and nothing is done */
-export const takeBackRun = (id: string, changed?: 'stay' | 'go') =>
-  post<{ things: number }>(`/runs/${id}/takeBack`, changed === undefined ? {} : { changed });
+/** A part of a run: things, units with all that they hold, or the dates alone. */
+export interface PartOfRun {
+  readonly keys?: readonly string[];
+  readonly dates?: true;
+}
+/**
+ * @param changed  what becomes of things that somebody changed since; without it they are named, and nothing is done
+ * @param part     all of the run when absent
+ */
+export const takeBackRun = (id: string, changed?: 'stay' | 'go', part?: PartOfRun) =>
+  post<{ things: number }>(`/runs/${id}/takeBack`, {
+    ...(changed === undefined ? {} : { changed }),
+    ...(part === undefined ? {} : { part }),
+  });
+export const thingsOfRun = (id: string) => get<readonly RunThing[]>(`/runs/${id}/things`);
 
 /** Follows a run until it ends. */
 export function watchRun(planId: string, runId: string, listener: (state: JobState) => void): Promise<JobState> {
