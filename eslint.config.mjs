@@ -44,14 +44,14 @@ export default ts.config(
   },
   {
     files: ['packages/web/src/**/*.{ts,vue}'],
-    ignores: ['packages/web/src/shared/dates/readersDates.ts'],
+    ignores: ['packages/web/src/shared/readersDates.ts'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
           name: '@yarin/core',
           importNames: ['dayWords', 'dayWordsWithYear', 'momentWords', 'patternWords', 'spanWords', 'explain'],
-          message: 'Take them from shared/dates/readersDates, where dates are written as they are read.',
+          message: 'Take them from shared/readersDates, where dates are written as they are read.',
         },
       ],
     },

@@ -1,7 +1,7 @@
 // A toggle in a course of 10,000 things: choosing alone (limit 16 ms), and the whole preview with all dates.
 import { indexPlan, previewOn, reviewPlan, type Choices, type Decisions } from '@yarin/core';
 import { chooseInPlan } from '../src/plan/preview.js';
-import { findFindings } from '../src/choose/findFindings.js';
+import { findFindings } from '../src/choose/findings/findFindings.js';
 import { snapshotOf } from '../src/course/snapshot.js';
 import { bigCourse, bigShell } from './bigCourse.js';
 

@@ -15,9 +15,10 @@ export {
   type ClassMeeting,
   type MeetingIndex,
 } from './calendar/meetingIndex.js';
-export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './course/kinds.js';
-export { ATTRIBUTES, checkDetails, LINK_FIELDS, WAYS, type Attribute, type LinkField } from './course/attributes.js';
-export { isMust, MUST_LINKS, type LinkType } from './course/links.js';
+export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './names/kinds.js';
+export { ATTRIBUTES, checkDetails, LINK_FIELDS, type Attribute, type LinkField } from './course/attributes.js';
+export { WAYS } from './names/ways.js';
+export { isMust, MUST_LINKS, type LinkType } from './names/links.js';
 export { checkCourse } from './course/checkCourse.js';
 export { contentHash, textHash } from './course/contentHash.js';
 export { reversedMoments } from './course/momentOrder.js';
@@ -40,7 +41,7 @@ export { indexTerms, type Terms } from './retime/terms.js';
 export { standsOn } from './calendar/standsOn.js';
 export { ROLE_WORDS } from './retime/roleWords.js';
 export { explain } from './retime/explain.js';
-export { FLAG_WORDS, isDoubtful, type Flag } from './retime/flags.js';
+export { FLAG_WORDS, isDoubtful, type Flag } from './names/flags.js';
 export { settledAs, type DoubtCause } from './retime/causes.js';
 export type { Settlement } from './retime/settlements.js';
 export { mapWords, suggestPolicy, type PolicyOption, type PolicySuggestion } from './retime/suggestPolicy.js';
@@ -57,43 +58,41 @@ export {
 export type { RecipeChoices, RecipeKnows } from './schemas/recipe.js';
 export type { BrokenNeed } from './choose/brokenNeeds.js';
 export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type SettingName } from './course/settings.js';
-export { FINDING_WORDS, type Finding, type FindingName } from './choose/finding.js';
+export { FINDING_WORDS, type FindingName } from './names/findings.js';
+export { type Finding } from './choose/findings/finding.js';
 export { proposeJobProblems } from './choose/checkProposeJob.js';
 export { propose, type Candidate, type ProposeCandidate, type Proposal } from './choose/propose.js';
-export { viewCourse } from './choose/courseView.js';
-export { findFindings, findInSource, viewSource, type ViewedSource } from './choose/findFindings.js';
+export { viewCourse } from './choose/findings/courseView.js';
+export { findFindings, findInSource, viewSource, type ViewedSource } from './choose/findings/findFindings.js';
 export { looseEndsOf } from './plan/looseEnds/looseEnds.js';
 export type { LooseEnd, LooseEndCode, Severity } from './plan/looseEnds/looseEnd.js';
-export { planJobProblems } from './plan/checkPlanJob.js';
-export { planCourses } from './plan/planCourses.js';
-export { joinSources, originOf, policiesInForce, type Joined, type SourceGround } from './plan/joinSources.js';
-export { firstOf, originKey, overlapsOf, type Origin, type Overlap } from './plan/overlaps.js';
-export { shellWithoutBrought } from './plan/stock.js';
-export { planMapWords, proposePlanPolicy, suggestPlanPolicy } from './plan/suggestPlanPolicy.js';
+export { planJobProblems } from './plan/headless/checkPlanJob.js';
+export { planCourses } from './plan/headless/planCourses.js';
+export { joinSources, originOf, policiesInForce } from './plan/sources/joinSources.js';
+export { type Joined, type SourceGround } from './plan/shapes/joined.js';
+export { firstOf, overlapsOf, type Overlap } from './plan/sources/overlaps.js';
+export { originKey, type Origin } from './plan/shapes/origin.js';
+export { shellWithoutBrought } from './course/stock.js';
+export { planMapWords, proposePlanPolicy, suggestPlanPolicy } from './plan/dates/suggestPlanPolicy.js';
 export { followPlan, followsPlan } from './plan/followPlan.js';
 export { policyEffect, type PolicyEffect } from './plan/policyEffect.js';
 export { causesOf, reviewPlan, type Review } from './plan/review.js';
-export type { LineageEntry } from './plan/match.js';
-export { isOut, isWritten, landsNew, staysBehind, type PlanLine, type Verb } from './plan/line.js';
+export type { LineageEntry } from './plan/shapes/matches.js';
+export { isOut, isWritten, landsNew, staysBehind, type PlanLine, type Verb } from './plan/shapes/line.js';
+export { concernedDates, indexPlan, planChosen, planDated, previewOn, previewPlan } from './plan/preview.js';
 export {
-  concernedDates,
-  indexPlan,
-  planChosen,
-  planDated,
-  previewOn,
-  previewPlan,
   type PlanDecided,
   type PlanGround,
   type PlanIndex,
   type PlanInput,
   type Preview,
   type PreviewDate,
-} from './plan/preview.js';
-export type { PreviewItem } from './plan/landing.js';
-export { isGraded } from './plan/dates.js';
-export { broughtDates } from './plan/broughtDates.js';
-export { classDaysOf, sectionMap, sectionsIn } from './plan/sharedShell.js';
-export { standingDates } from './plan/standingDates.js';
+} from './plan/shapes/preview.js';
+export type { PreviewItem } from './plan/shapes/preview.js';
+export { isGraded } from './plan/dates/dates.js';
+export { broughtDates } from './plan/dates/broughtDates.js';
+export { classDaysOf, sectionMap, sectionsIn } from './plan/dates/sharedShell.js';
+export { standingDates } from './plan/dates/standingDates.js';
 export { calendarChange, type CalendarChange, type ChangedDate } from './plan/calendarChange.js';
 export type { Calendar, CalendarAdditions, Closure, Meeting } from './schemas/calendar.js';
 export {

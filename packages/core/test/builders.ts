@@ -1,5 +1,5 @@
 import { snapshotOf, type Snapshot } from '../src/course/snapshot.js';
-import type { Kind } from '../src/course/kinds.js';
+import type { Kind } from '../src/names/kinds.js';
 import type { Course, Item } from '../src/schemas/course.js';
 import { SPRING_2026, SPRING_2027 } from './terms.js';
 

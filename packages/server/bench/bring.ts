@@ -10,7 +10,7 @@ import { openPlan } from '../src/plans/planCommands.js';
 import { groundOn, readCourse, readSides } from '../src/plans/workedPlan.js';
 import { bring } from '../src/runs/bring.js';
 import { takeBackRun } from '../src/takeBack/takeBackRun.js';
-import type { Command } from '../src/writer/command.js';
+import type { Command } from '../src/database/command.js';
 
 const THINGS = 5000;
 const ROUNDS = 5;

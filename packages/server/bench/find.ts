@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { RightsPerson } from '@yarin/core';
 import { openForReading, openForWriting } from '../src/database/driver.js';
 import { findCourses, type FindFilters } from '../src/find/findCourses.js';
-import { indexCourses } from '../src/find/findIndex.js';
+import { indexCourses } from '../src/courses/findIndex.js';
 import { Vocabulary } from '../src/find/vocabulary.js';
 
 const COURSES = 50_000;

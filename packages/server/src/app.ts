@@ -18,7 +18,7 @@ import { healthRoutes } from './http/healthRoutes.js';
 import { errorHandler, nothingThere } from './http/errorHandler.js';
 import { REQUESTS_A_MINUTE, requestLimit } from './http/requestLimit.js';
 import { sameSite } from './http/sameSite.js';
-import { SessionStore } from './http/sessionStore.js';
+import { SessionStore, type SessionWriting } from './http/sessionStore.js';
 import { signedIn, signOnRoutes } from './people/routes.js';
 import { pairingRoutes } from './pairing/routes.js';
 import { planDateRoutes } from './plans/dateRoutes.js';
@@ -61,7 +61,7 @@ export function makeApp(
 ): Express {
   const { reading, writer, log } = server;
   const idleMs = idleMinutes * 60_000;
-  const jobs = new RunJobs(writer, log);
+  const jobs = new RunJobs((input, progress) => writer.run('bring', input, progress), log);
   const app = express();
   app.disable('x-powered-by');
   // Answers are not kept; a fingerprint of each would be work for nothing.
@@ -98,7 +98,7 @@ export function makeApp(
     session({
       name: 'yarin',
       secret: sessionSecret,
-      store: new SessionStore(reading, writer, idleMs),
+      store: new SessionStore(reading, sessionWriting(writer), idleMs),
       resave: false,
       saveUninitialized: false,
       cookie: { httpOnly: true, sameSite: 'strict', maxAge: COOKIE_MS, secure: isSecure },
@@ -137,3 +137,9 @@ export function makeApp(
   app.use(errorHandler);
   return app;
 }
+
+const sessionWriting = (writer: Server['writer']): SessionWriting => ({
+  save: (session) => writer.run('saveSession', session),
+  touch: (session) => writer.run('touchSession', session),
+  drop: (id) => writer.run('dropSession', id),
+});

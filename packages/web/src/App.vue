@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router';
 import KeyList from './shared/KeyList.vue';
-import TopBar from './shared/TopBar.vue';
+import TopBar from './frame/TopBar.vue';
 import { useAnnouncer } from './shared/announcer.js';
 import { useKeys } from './shared/useKeys.js';
 import { useSessionStore } from './people/sessionStore.js';

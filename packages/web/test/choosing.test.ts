@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Choices, PlanLine, SnapshotItem, Why } from '@yarin/core';
-import { chainWords } from '../src/plan/planWords.js';
+import { chainWords } from '../src/plan/state/planWords.js';
 import { useUndo } from '../src/shared/useUndo.js';
 import { differencesOf } from '../src/plan/what/bothSides.js';
 import { choicesAfterPress, choicesAfterTurn } from '../src/plan/what/choosing.js';

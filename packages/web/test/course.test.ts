@@ -6,7 +6,7 @@ import { gradebookOf } from '../src/course/gradebook/gradebook.js';
 import { changesOf, draftOf } from '../src/course/item/itemDraft.js';
 import { LISTED } from '../src/course/item/listedDetails.js';
 import { courseRows } from '../src/course/outline/courseRows.js';
-import { dropMove, keyboardMove } from '../src/course/outline/moves.js';
+import { dropMove, keyboardMove } from '../src/course/state/moves.js';
 import { linksFor } from '../src/course/settings/settingLinks.js';
 
 const item = (id: string, rest: Partial<SnapshotItem> = {}): SnapshotItem => ({

@@ -9,7 +9,7 @@ import {
   type WorkSet,
 } from '@yarin/core';
 import { computed, nextTick, ref, shallowRef } from 'vue';
-import { usePlanDates } from '../src/plan/usePlanDates.js';
+import { usePlanDates } from '../src/plan/state/usePlanDates.js';
 import { narrowRules } from '../src/plan/when/narrowRules.js';
 import { useDateDraft } from '../src/course/dates/useDateDraft.js';
 import { along, byDays, fallingOf, toDay, toNextClass, toTyped, toWeekday } from '../src/shared/dates/bulkMoves.js';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { CourseSummary } from '@yarin/core';
-import { courseLine, courseName, termLabel } from '../src/find/courseLine.js';
+import { courseLine, courseName, termLabel } from '../src/shared/courseLine.js';
 import { reasonsOf, verdictWords } from '../src/pair/reasons.js';
 
 const course = (rest: Partial<CourseSummary> = {}): CourseSummary =>

@@ -10,7 +10,7 @@ import {
   problemWords,
   setDateStyle,
   timeWords,
-} from '../src/shared/dates/readersDates.js';
+} from '../src/shared/readersDates.js';
 
 describe('dates as they are read here', () => {
   afterEach(() => setDateStyle(USUAL_DATES));

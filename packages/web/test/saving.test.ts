@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { applyDecisionChanges, type DecisionChange, type Decisions, type PlanView } from '@yarin/core';
 import { ref } from 'vue';
-import { NOTHING_DECIDED, useSaving } from '../src/plan/useSaving.js';
+import { NOTHING_DECIDED, useSaving } from '../src/plan/state/useSaving.js';
 import { useUndo } from '../src/shared/useUndo.js';
 
 /** A server that holds one plan, as far as saving goes. */

@@ -3,7 +3,7 @@ import { joinSources, snapshotOf, type Course, type CourseHead, type Item } from
 import { filterRows } from '../src/plan/what/filterRows.js';
 import { placesFrom } from '../src/plan/what/placesFrom.js';
 import { layOldPage } from '../src/plan/what/spreadRows.js';
-import { sourceNames } from '../src/plan/sourceNames.js';
+import { sourceNames } from '../src/plan/state/sourceNames.js';
 
 const head = (id: string, rest: Partial<CourseHead> = {}): CourseHead => ({
   id,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { CourseSummary, DeskShell, LearnerCounts, Preview, Snapshot } from '@yarin/core';
 import { deskLine, holdsWords, leftWords, reasonWords, sentenceWords } from '../src/desk/deskWords.js';
-import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../src/plan/planWords.js';
+import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../src/plan/state/planWords.js';
 import { count, courseCode, listed, sectionWords } from '../src/shared/words.js';
 
 const SUMMARY = {

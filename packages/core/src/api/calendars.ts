@@ -1,6 +1,6 @@
 import type { Calendar, CalendarAdditions, Closure, Meeting } from '../schemas/calendar.js';
 import type { CalendarChange } from '../plan/calendarChange.js';
-import type { Right } from './people.js';
+import type { Right } from '../rights/rights.js';
 
 // What the server answers about terms and their calendars.
 

@@ -1,10 +1,9 @@
-import type { Kind } from '../course/kinds.js';
+import type { Kind } from '../names/kinds.js';
 import type { SnapshotItem } from '../course/snapshot.js';
 import type { LooseEnd } from '../plan/looseEnds/looseEnd.js';
 import type { Rights, StaffRole, Wanted } from '../rights/rights.js';
 import type { Calendar, Meeting } from '../schemas/calendar.js';
 import type { Item, Link, Mark, Moment } from '../schemas/course.js';
-import type { RosterNotice } from './people.js';
 
 // What the server answers about courses, as the browser reads it.
 
@@ -148,4 +147,11 @@ export interface FoundView {
   /** Words that nothing begins with, and what was looked for instead. */
   readonly instead: readonly { readonly typed: string; readonly words: readonly string[] }[];
   readonly terms: readonly string[];
+}
+
+/** Something the roster changed that touches a plan or a course. */
+export interface RosterNotice {
+  readonly courseId: string;
+  readonly at: string;
+  readonly sentence: string;
 }

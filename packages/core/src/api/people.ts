@@ -1,11 +1,9 @@
 import type { DateStyle } from '../calendar/dateStyle.js';
 import type { Problem } from '../problem.js';
-import type { Wanted } from '../rights/rights.js';
-import type { CourseSummary } from './courses.js';
+import type { PersonRole, Wanted } from '../rights/rights.js';
+import type { CourseSummary, RosterNotice } from './courses.js';
 
 // What the server answers about people, what they may, and what they asked for.
-
-export type PersonRole = 'instructor' | 'assistant' | 'administrator';
 
 export interface PersonView {
   readonly id: string;
@@ -24,9 +22,6 @@ export interface SessionView {
   /** How whoever signed in reads dates. */
   readonly dates: DateStyle;
 }
-
-/** Whether a person may do something, and if not, why, in a sentence they can act on. */
-export type Right = { readonly may: true } | { readonly may: false; readonly why: string };
 
 /** A refusal as RFC 9457 says it, with the places of the single problems beside it. */
 export interface ProblemDetails {
@@ -53,13 +48,6 @@ export interface AccessAsk {
 export interface AccessView {
   readonly mine: readonly AccessAsk[];
   readonly askedOfMe: readonly AccessAsk[];
-}
-
-/** Something the roster changed that touches a plan or a course. */
-export interface RosterNotice {
-  readonly courseId: string;
-  readonly at: string;
-  readonly sentence: string;
 }
 
 /** What loading a roster did. */

@@ -1,17 +1,19 @@
 import type { Candidate, Proposal } from '../choose/propose.js';
 import type { StandingRecipe } from '../choose/recipes.js';
-import type { Finding } from '../choose/finding.js';
-import type { Kind } from '../course/kinds.js';
+import type { Finding } from '../choose/findings/finding.js';
+import type { Kind } from '../names/kinds.js';
 import type { Snapshot } from '../course/snapshot.js';
 import type { CalendarChange } from '../plan/calendarChange.js';
-import type { LineageEntry } from '../plan/match.js';
+import type { LineageEntry } from '../plan/shapes/matches.js';
 import type { PolicySuggestion } from '../retime/suggestPolicy.js';
 import type { Rights } from '../rights/rights.js';
 import type { Calendar } from '../schemas/calendar.js';
 import type { Decisions } from '../schemas/choices.js';
 import type { Role } from '../schemas/retimeJob.js';
 import type { CourseSummary, Deed, LearnerCounts } from './courses.js';
-import type { AccessAsk, ProblemDetails, Right, RosterNotice } from './people.js';
+import type { AccessAsk, ProblemDetails } from './people.js';
+import type { RosterNotice } from './courses.js';
+import type { Right } from '../rights/rights.js';
 
 // What the server answers about the Desk, pairs, plans and runs.
 

@@ -1,7 +1,7 @@
-import { isMust } from '../course/links.js';
+import { isMust } from '../names/links.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { Mark } from '../schemas/course.js';
-import type { Finding } from './finding.js';
+import type { Finding } from './findings/finding.js';
 
 /** Ends of a rule, by their places; -1 for one that is not there. */
 export interface RuleEnds {

@@ -1,9 +1,9 @@
-import { isWork } from '../course/kinds.js';
+import { isWork } from '../names/kinds.js';
 import type { Snapshot } from '../course/snapshot.js';
 import type { Choices } from '../schemas/choices.js';
 import { indexChoices, type ChoiceIndex } from './choiceIndex.js';
 import type { ChoiceDecisions, Decision } from './decision.js';
-import type { Finding } from './finding.js';
+import type { Finding } from './findings/finding.js';
 import { closeNeeds } from './needs.js';
 import { ownDecisions } from './ownDecision.js';
 import { settleRules } from './rules.js';

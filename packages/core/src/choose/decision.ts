@@ -1,4 +1,5 @@
-import type { FindingDefault, FindingName } from './finding.js';
+import type { FindingDefault } from './findings/finding.js';
+import type { FindingName } from '../names/findings.js';
 
 /** Why an item comes or stays. `item` is the unit that was chosen, what needs it, what it is the parent of, or the end that a rule lacks. */
 export interface Why {

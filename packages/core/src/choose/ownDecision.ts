@@ -1,8 +1,9 @@
-import type { Kind } from '../course/kinds.js';
+import type { Kind } from '../names/kinds.js';
 import type { BringOrLeave, Choices, Turn } from '../schemas/choices.js';
 import type { ChoiceIndex } from './choiceIndex.js';
 import type { Decision, Why } from './decision.js';
-import type { Finding, FindingDefault, FindingName } from './finding.js';
+import type { Finding, FindingDefault } from './findings/finding.js';
+import type { FindingName } from '../names/findings.js';
 
 const SEVEREST_FIRST = ['leave', 'ask', 'join', 'reword', 'bring'] as const satisfies readonly (
   FindingDefault | Turn

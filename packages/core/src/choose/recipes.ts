@@ -1,9 +1,10 @@
-import { KIND_WORDS, KINDS, type Kind } from '../course/kinds.js';
+import { KIND_WORDS, KINDS, type Kind } from '../names/kinds.js';
 import { SETTING_WORDS } from '../course/settings.js';
 import type { Snapshot } from '../course/snapshot.js';
 import type { Choices, Turn } from '../schemas/choices.js';
 import type { RecipeChoices, RecipeKnows } from '../schemas/recipe.js';
-import { FINDING_WORDS, type Finding, type FindingName } from './finding.js';
+import { FINDING_WORDS, type FindingName } from '../names/findings.js';
+import type { Finding } from './findings/finding.js';
 
 const BY_RULE = ['all', 'kinds', 'findings', 'settings', 'onlyLacking', 'openingPosts', 'landing'] as const;
 

@@ -1,6 +1,7 @@
+import { WAYS } from '../names/ways.js';
 import { pointerPart, type Problem } from '../problem.js';
-import type { Kind } from './kinds.js';
-import type { LinkType } from './links.js';
+import type { Kind } from '../names/kinds.js';
+import type { LinkType } from '../names/links.js';
 
 /** An attribute that a kind has of its own, as a person edits it; it stands under `details`. */
 export interface Attribute {
@@ -13,9 +14,6 @@ export interface Attribute {
   /** The values of a `choice`. */
   readonly values?: readonly string[];
 }
-
-/** Ways of handing in. */
-export const WAYS = ['file', 'text', 'link', 'recording', 'paper'] as const;
 
 const attempts: Attribute = { name: 'attempts', words: 'attempts', sort: 'number', most: 100, hint: '0 is any number' };
 const url: Attribute = { name: 'url', words: 'address', sort: 'address' };

@@ -1,4 +1,4 @@
-import type { Kind } from './kinds.js';
+import type { Kind } from '../names/kinds.js';
 
 /** What the order of an outline needs to know of an item. */
 export interface Placed {

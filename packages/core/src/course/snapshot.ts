@@ -3,7 +3,7 @@ import type { Course, CourseHead, Item, ItemState, Mark } from '../schemas/cours
 import { addressesIn, itemAddressed } from '../words/addresses.js';
 import { hasContent } from '../words/textOf.js';
 import { contentHash, textHash } from './contentHash.js';
-import { isMust } from './links.js';
+import { isMust } from '../names/links.js';
 import { textsOf } from './texts.js';
 
 /** An item without its text, which choosing and planning do not need. */

@@ -1,4 +1,4 @@
-import type { Kind } from './kinds.js';
+import type { Kind } from '../names/kinds.js';
 
 /** Copy marks in their usual places, tried in this order on a title in lower case. */
 const COPY_MARKS = [

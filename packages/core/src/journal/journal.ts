@@ -1,5 +1,5 @@
 import type { SnapshotItem } from '../course/snapshot.js';
-import { isMust } from '../course/links.js';
+import { isMust } from '../names/links.js';
 import { touchedFields } from './fields.js';
 import type { Operation } from './operation.js';
 

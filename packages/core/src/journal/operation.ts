@@ -1,6 +1,6 @@
 import type { SnapshotItem } from '../course/snapshot.js';
-import type { LineageEntry } from '../plan/match.js';
-import type { Origin } from '../plan/overlaps.js';
+import type { LineageEntry } from '../plan/shapes/matches.js';
+import type { Origin } from '../plan/shapes/origin.js';
 import type { CourseEdit, CourseTimeEdit } from '../schemas/edits.js';
 
 /** What source and shell said when a thing was last brought, and by which run, where that has to be known. */

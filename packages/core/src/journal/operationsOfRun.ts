@@ -1,7 +1,7 @@
-import { isWritten, landsNew } from '../plan/line.js';
-import { originOf } from '../plan/joinSources.js';
-import { originKey } from '../plan/overlaps.js';
-import type { PlanInput, Preview } from '../plan/preview.js';
+import { isWritten, landsNew } from '../plan/shapes/line.js';
+import { originOf } from '../plan/sources/joinSources.js';
+import { originKey } from '../plan/shapes/origin.js';
+import type { PlanInput, Preview } from '../plan/shapes/preview.js';
 import type { RunCounts } from '../api/plans.js';
 import type { Noted, Operation } from './operation.js';
 

@@ -1,8 +1,8 @@
 import type { Role } from '../schemas/retimeJob.js';
-import { isDoubtful } from '../retime/flags.js';
-import { inSection } from './dates.js';
-import type { PreviewDate } from './preview.js';
-import { datesBySection } from './sharedShell.js';
+import { isDoubtful } from '../names/flags.js';
+import { inSection } from './dates/dates.js';
+import type { PreviewDate } from './shapes/preview.js';
+import { datesBySection } from './dates/sharedShell.js';
 
 /** A date that another calendar takes elsewhere. */
 export interface ChangedDate {

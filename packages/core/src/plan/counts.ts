@@ -1,15 +1,7 @@
-import type { Kind } from '../course/kinds.js';
+import type { Kind } from '../names/kinds.js';
 import type { SnapshotItem } from '../course/snapshot.js';
-import { staysBehind, type PlanLine, type Verb } from './line.js';
-
-/** How many things of a kind the source has, and what becomes of them. `bring` counts what will be in the new course by this plan or was brought before. */
-export interface KindCount {
-  readonly source: number;
-  readonly bring: number;
-  readonly leave: number;
-  readonly verbs: Readonly<Partial<Record<Verb, number>>>;
-}
-export type KindCounts = Readonly<Partial<Record<Kind, KindCount>>>;
+import { staysBehind, type PlanLine, type Verb } from './shapes/line.js';
+import type { KindCounts } from './shapes/preview.js';
 
 /** A count while things are being counted. */
 interface Counting {

@@ -1,9 +1,10 @@
 import { succeed, type Result } from '../problem.js';
-import { FLAGS, isDoubtful, type Flag } from '../retime/flags.js';
+import { FLAGS, isDoubtful, type Flag } from '../names/flags.js';
 import type { PlanPolicy } from '../schemas/planPolicy.js';
-import { inSection } from './dates.js';
-import { datesOn, type PlanDecided, type PlanIndex, type PreviewDate } from './preview.js';
-import { differing } from './sharedShell.js';
+import { inSection } from './dates/dates.js';
+import { datesOn } from './preview.js';
+import type { PlanDecided, PlanIndex, PreviewDate } from './shapes/preview.js';
+import { differing } from './dates/sharedShell.js';
 
 /** How many dates more (above 0) or fewer are flagged so. */
 export type FlagChanges = Readonly<Partial<Record<Flag, number>>>;

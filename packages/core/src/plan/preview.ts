@@ -1,87 +1,22 @@
-import { brokenNeeds, type BrokenNeed } from '../choose/brokenNeeds.js';
-import { indexChoices, type ChoiceIndex } from '../choose/choiceIndex.js';
+import { brokenNeeds } from '../choose/brokenNeeds.js';
+import { indexChoices } from '../choose/choiceIndex.js';
 import { chooseOn } from '../choose/choose.js';
 import type { ChoiceDecisions } from '../choose/decision.js';
 import { chainOf } from '../choose/explain.js';
-import type { Finding } from '../choose/finding.js';
-import { withLocks, type StandingRecipe } from '../choose/recipes.js';
-import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
+import { withLocks } from '../choose/recipes.js';
 import { succeed, type Result } from '../problem.js';
-import type { DoubtfulMoment, DoubtOf } from '../retime/doubt.js';
-import type { Calendar } from '../schemas/calendar.js';
 import type { Answer, Choices, Decisions } from '../schemas/choices.js';
-import type { PlanPolicy } from '../schemas/planPolicy.js';
-import { countByKind, type KindCounts } from './counts.js';
-import { broughtDates, datesStanding, type StandingDates } from './broughtDates.js';
-import { datesOf } from './dates.js';
-import { originOf, type Joined } from './joinSources.js';
-import { landedItems, orderOf, type PreviewItem } from './landing.js';
-import { isWritten, type PlanLine } from './line.js';
-import { matchToShell, type LineageEntry, type Match, type Matches } from './match.js';
-import { takenOut } from './takenOut.js';
-
-/** Both sides of a plan, with what follows from them alone and what earlier runs left. */
-export interface PlanGround {
-  readonly source: Snapshot;
-  readonly shell: Snapshot;
-  readonly findings: readonly Finding[];
-  readonly lineage: readonly LineageEntry[];
-  /** The recipe of the institution or department, whose locked parts hold whatever is chosen. */
-  readonly standingRecipe?: StandingRecipe | undefined;
-  /** Calendars of other terms, for dates that are left over from one of them. */
-  readonly knownTerms?: readonly Calendar[] | undefined;
-  /** When `source` is several sources joined: where each thing is from. */
-  readonly joined?: Joined | undefined;
-}
-
-/** What was decided on it. */
-export interface PlanDecided {
-  readonly decisions: Decisions;
-  /** The policy in force: the person's, else the proposed one. */
-  readonly policy: PlanPolicy;
-  /** Of several sources: those of the others than the first, by the id of the course. */
-  readonly policies?: Readonly<Record<string, PlanPolicy>> | undefined;
-  /** Wall-clock moment in the destination's zone; dates before it are flagged. */
-  readonly now?: string | undefined;
-}
-
-export type PlanInput = PlanGround & PlanDecided;
-
-/** The new course before it exists, and what happens to every thing on the way there. */
-export interface Preview extends StandingDates {
-  readonly lines: readonly PlanLine[];
-  readonly items: readonly PreviewItem[];
-  /** Every date that the plan moves, with its thing. */
-  readonly dates: readonly PreviewDate[];
-  readonly counts: KindCounts;
-  /** How many things the run would write or take out. */
-  readonly toWrite: number;
-  /** What the choices would break until somebody answers. */
-  readonly broken: readonly BrokenNeed[];
-}
-
-export interface PreviewDate extends DoubtfulMoment {
-  readonly item: string;
-  readonly graded: boolean;
-  /** Of a date for everybody that differs by section in a shared shell: its moment in the source. */
-  readonly moment?: string;
-  /** Of a date of everybody in a shared shell: the sections in which it is in doubt, when it is in doubt in some alone. */
-  readonly doubtsOf?: readonly DoubtOf[];
-}
-
-/** Both sides of a plan indexed once: what does not change while a person chooses. */
-export interface PlanIndex {
-  readonly ground: PlanGround;
-  readonly choice: ChoiceIndex;
-  readonly matches: Matches;
-  /** What each item of the source is matched with, by its place. */
-  readonly matchAt: readonly Match[];
-  /** What the shell has in the place of an item, by itself. */
-  readonly metAt: readonly (string | null)[];
-  readonly standing: ReadonlyMap<string, SnapshotItem>;
-  /** Places of the source's items in the order in which they stand. */
-  readonly inOrder: readonly number[];
-}
+import { countByKind } from './counts.js';
+import { broughtDates, datesStanding } from './dates/broughtDates.js';
+import type { StandingDates } from './shapes/preview.js';
+import { datesOf } from './dates/dates.js';
+import { originOf } from './sources/joinSources.js';
+import { landedItems, orderOf } from './landing/landing.js';
+import { isWritten, type PlanLine } from './shapes/line.js';
+import { matchToShell } from './matching/match.js';
+import type { LineageEntry } from './shapes/matches.js';
+import { takenOut } from './matching/takenOut.js';
+import type { PlanDecided, PlanGround, PlanIndex, PlanInput, Preview, PreviewDate } from './shapes/preview.js';
 
 export function indexPlan(ground: PlanGround): PlanIndex {
   const { source, shell, findings, lineage, joined } = ground;

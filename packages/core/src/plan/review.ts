@@ -1,11 +1,11 @@
 import { doubtCauses, type DoubtCause } from '../retime/causes.js';
 import type { DoubtfulMoment, TermMoments } from '../retime/doubt.js';
-import { unitsAround } from './dates.js';
+import { unitsAround } from './dates/dates.js';
 import type { LooseEnd } from './looseEnds/looseEnd.js';
 import { looseEndsOf } from './looseEnds/looseEnds.js';
-import { originOf } from './joinSources.js';
-import type { PlanInput, Preview, PreviewDate } from './preview.js';
-import { classDaysOf, meetingsFor, sectionsIn } from './sharedShell.js';
+import { originOf } from './sources/joinSources.js';
+import type { PlanInput, Preview, PreviewDate } from './shapes/preview.js';
+import { classDaysOf, meetingsFor, sectionsIn } from './dates/sharedShell.js';
 
 /** What a person should look at before or after a run; nothing of it holds the run up. */
 export interface Review {

@@ -2,7 +2,7 @@ import { closureName } from '../calendar/closureWords.js';
 import { dayWords, dayWordsWithYear } from '../calendar/dateWords.js';
 import { parseDay } from '../calendar/day.js';
 import { dayBeforeLanding, type Doubt, type DoubtfulMoment } from './doubt.js';
-import type { Flag } from './flags.js';
+import type { Flag } from '../names/flags.js';
 import { ROLE_WORDS } from './roleWords.js';
 
 const times = (count: number): string => (count === 1 ? '' : count === 2 ? ', twice' : `, ${count} times`);

@@ -11,7 +11,7 @@ import {
   type DoubtGround,
   type TermMoments,
 } from './doubt.js';
-import { isDoubtful, type Flag } from './flags.js';
+import { isDoubtful, type Flag } from '../names/flags.js';
 import type { Retimed } from './retime.js';
 import { settlementsFor, type Settlement } from './settlements.js';
 

@@ -3,7 +3,7 @@ import { parseDay, parseMinute, type Day, type Minute } from '../calendar/day.js
 import type { Policy, RetimeMoment, TermSide } from '../schemas/retimeJob.js';
 import { seriesOfClassEvents } from './classEvents.js';
 import type { Series, Tie } from './classes.js';
-import { FLAGS, isDoubtful, type Flag } from './flags.js';
+import { FLAGS, isDoubtful, type Flag } from '../names/flags.js';
 import { landRest, landTied } from './landing.js';
 import { groupByItem, ROLE } from './moving.js';
 import { policyResolver, type ResolvedPolicy } from './policy.js';

@@ -3,7 +3,7 @@ import { formatDay, type Day } from '../calendar/day.js';
 import type { MeetingList } from '../calendar/meetingIndex.js';
 import type { Landing } from '../schemas/retimeJob.js';
 import { meetsOn } from './classes.js';
-import { FLAG } from './flags.js';
+import { FLAG } from '../names/flags.js';
 import type { Step } from './steps.js';
 import { isOpenFor, type Placed, type Terms } from './terms.js';
 

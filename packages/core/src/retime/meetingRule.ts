@@ -2,7 +2,7 @@ import { isWeekend, type CalendarIndex } from '../calendar/calendarIndex.js';
 import type { Day } from '../calendar/day.js';
 import type { ClassMeeting, MeetingList } from '../calendar/meetingIndex.js';
 import type { Counting, Tie } from './classes.js';
-import { FLAG, type FlagBits } from './flags.js';
+import { FLAG, type FlagBits } from '../names/flags.js';
 import type { MappedWeekday } from './mapped.js';
 import { shareOf } from './shareOf.js';
 import type { Step } from './steps.js';

@@ -1,5 +1,5 @@
 import type { Series } from './classes.js';
-import { FLAG, isDoubt } from './flags.js';
+import { FLAG, isDoubt } from '../names/flags.js';
 import { newTotal, oldTotal, ROLES, type Moving } from './moving.js';
 
 /**

@@ -3,7 +3,7 @@ import { MINUTES_PER_DAY, parseDay, parseMinute, weekStartOf, type Day } from '.
 import type { Calendar } from '../schemas/calendar.js';
 import { meetsOn } from './classes.js';
 import { tableOfDays } from './dayTable.js';
-import { FLAG } from './flags.js';
+import { FLAG } from '../names/flags.js';
 import { newTotal, ROLE, type Moving, type Place } from './moving.js';
 import { raiseOrderChanged } from './orderChanged.js';
 import { isOfOtherTerm } from './otherTerm.js';

@@ -3,7 +3,7 @@ import { zoneClock } from '../calendar/skippedHour.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { RetimeJob, Role } from '../schemas/retimeJob.js';
 import { checkRetimeJob, parseMoments } from './checkRetimeJob.js';
-import { flagNames, type Flag } from './flags.js';
+import { flagNames, type Flag } from '../names/flags.js';
 import type { Moving } from './moving.js';
 import { placeMoments } from './placing.js';
 import { raiseFlags } from './raiseFlags.js';

@@ -1,6 +1,6 @@
 import type { Doubt, DoubtGround } from './doubt.js';
 import { followsAnother } from './doubt.js';
-import { isDoubtful, type Flag } from './flags.js';
+import { isDoubtful, type Flag } from '../names/flags.js';
 
 const NOT_COMPARED: readonly string[] = ['clear', 'keep'];
 

@@ -4,11 +4,11 @@ import { meetingsOn } from '../calendar/meetingIndex.js';
 import type { Closure } from '../schemas/calendar.js';
 import { hourIn, meetsOn } from './classes.js';
 import { dayBeforeLanding, followsAnother, offeredDay, settableId, type Doubt } from './doubt.js';
-import type { Flag } from './flags.js';
+import type { Flag } from '../names/flags.js';
 import { nextDay } from './landing.js';
 import { byClassShare } from './meetingRule.js';
 import { lastBefore } from './reversals.js';
-import type { SettlementName } from './settlementNames.js';
+import type { SettlementName } from '../names/settlements.js';
 import { byStretch } from './stretchRule.js';
 import { weeksEarlier } from './weeksEarlier.js';
 

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/day.js';
-import { FLAG } from './flags.js';
+import { FLAG } from '../names/flags.js';
 import { shareOf } from './shareOf.js';
 import type { Step } from './steps.js';
 import type { Placed, Terms } from './terms.js';

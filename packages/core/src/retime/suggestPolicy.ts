@@ -3,7 +3,7 @@ import type { Weekday } from '../calendar/day.js';
 import { fail, succeed, type Result } from '../problem.js';
 import type { Policy, RetimeJob, RuleName, TermSide } from '../schemas/retimeJob.js';
 import { proposedMap } from './classDayMap.js';
-import { isDoubtful } from './flags.js';
+import { isDoubtful } from '../names/flags.js';
 import { retime, type Retimed } from './retime.js';
 import { indexTerms } from './terms.js';
 

@@ -4,7 +4,7 @@ import { listMeetings } from '../calendar/meetingIndex.js';
 import type { Meeting } from '../schemas/calendar.js';
 import type { TermSide } from '../schemas/retimeJob.js';
 import { indexClasses, type Classes } from './classes.js';
-import { FLAG, type FlagBits } from './flags.js';
+import { FLAG, type FlagBits } from '../names/flags.js';
 import type { Step } from './steps.js';
 
 /** Both terms of a job, indexed. */

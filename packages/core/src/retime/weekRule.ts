@@ -1,6 +1,6 @@
 import { isWeekend, type ExamPeriod } from '../calendar/calendarIndex.js';
 import type { Day } from '../calendar/day.js';
-import { FLAG } from './flags.js';
+import { FLAG } from '../names/flags.js';
 import { ownWeekday, type MappedWeekday } from './mapped.js';
 import { shareOf } from './shareOf.js';
 import type { Step } from './steps.js';

@@ -2,7 +2,7 @@ import { meetingsOn, type ClassMeeting } from '../calendar/meetingIndex.js';
 import type { ZoneClock } from '../calendar/skippedHour.js';
 import { hourIn } from './classes.js';
 import { tableOfDays } from './dayTable.js';
-import { FLAG } from './flags.js';
+import { FLAG } from '../names/flags.js';
 import { landed, landRest } from './landing.js';
 import { moveTo, newTotal, oldTotal, ROLE, ROLES, startOf, type ItemGroup, type Moving, type Place } from './moving.js';
 import type { Step } from './steps.js';

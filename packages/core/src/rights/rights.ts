@@ -1,4 +1,7 @@
-import type { PersonRole, Right } from '../api/people.js';
+export type PersonRole = 'instructor' | 'assistant' | 'administrator';
+
+/** Whether a person may do something, and if not, why, in a sentence they can act on. */
+export type Right = { readonly may: true } | { readonly may: false; readonly why: string };
 
 /** What somebody may want to do with a course. */
 export const ACTS = ['read', 'use', 'change', 'run', 'takeBack', 'mark', 'archive', 'share'] as const;

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { WAYS } from '../course/attributes.js';
+import { WAYS } from '../names/ways.js';
 import { momentAtSchema } from './calendar.js';
 import { planPolicySchema } from './planPolicy.js';
 

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { KINDS, type Kind } from '../course/kinds.js';
-import { LINK_TYPES, type LinkType } from '../course/links.js';
+import { KINDS, type Kind } from '../names/kinds.js';
+import { LINK_TYPES, type LinkType } from '../names/links.js';
 import { calendarSchema, dateSchema, meetingSchema, momentAtSchema } from './calendar.js';
 import { courseTypeSchema } from './proposeJob.js';
 import { roleSchema, type Role } from './retimeJob.js';

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { KINDS, type Kind } from '../course/kinds.js';
+import { KINDS, type Kind } from '../names/kinds.js';
 import { calendarAdditionsSchema, calendarSchema, dateSchema, meetingSchema, momentAtSchema } from './calendar.js';
 import { kindSchema, linkTypeSchema, stateSchema } from './course.js';
 import { roleSchema, type Role } from './retimeJob.js';

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { FINDING_NAMES } from '../choose/finding.js';
-import { FLAGS } from '../retime/flags.js';
-import { SETTLEMENTS } from '../retime/settlementNames.js';
+import { FINDING_NAMES } from '../names/findings.js';
+import { FLAGS } from '../names/flags.js';
+import { SETTLEMENTS } from '../names/settlements.js';
 import { momentAtSchema } from './calendar.js';
 import { answerSchema, choicesSchema } from './choices.js';
 import { courseSchema } from './course.js';

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { FINDING_NAMES } from '../choose/finding.js';
+import { FINDING_NAMES } from '../names/findings.js';
 import { choicesSchema } from './choices.js';
 import { kindSchema } from './course.js';
 

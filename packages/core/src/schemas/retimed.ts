@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { FLAGS } from '../retime/flags.js';
+import { FLAGS } from '../names/flags.js';
 import { momentAtSchema } from './calendar.js';
 import { roleSchema } from './retimeJob.js';
 

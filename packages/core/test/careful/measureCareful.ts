@@ -1,6 +1,6 @@
 import { doubtCauses } from '../../src/retime/causes.js';
 import type { DoubtfulMoment } from '../../src/retime/doubt.js';
-import { isDoubtful } from '../../src/retime/flags.js';
+import { isDoubtful } from '../../src/names/flags.js';
 import { retime } from '../../src/retime/retime.js';
 import { proposePolicy } from '../../src/retime/suggestPolicy.js';
 import type { RetimeMoment } from '../../src/schemas/retimeJob.js';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { findFindings } from '../../src/choose/findFindings.js';
-import type { FindingName } from '../../src/choose/finding.js';
+import { findFindings } from '../../src/choose/findings/findFindings.js';
+import type { FindingName } from '../../src/names/findings.js';
 import type { Item } from '../../src/schemas/course.js';
 import { item, newShell, oldCourse, stock } from '../builders.js';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { findFindings } from '../../src/choose/findFindings.js';
+import { findFindings } from '../../src/choose/findings/findFindings.js';
 import { applyRecipe, knownIn, partsOf, recipeOf, withLocks, type StandingRecipe } from '../../src/choose/recipes.js';
 import type { Choices } from '../../src/schemas/choices.js';
 import { asSnapshot, item, newShell, oldCourse } from '../builders.js';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { ATTRIBUTES, checkDetails, LINK_FIELDS } from '../../src/course/attributes.js';
-import { KINDS, type Kind } from '../../src/course/kinds.js';
-import { LINK_TYPES } from '../../src/course/links.js';
+import { KINDS, type Kind } from '../../src/names/kinds.js';
+import { LINK_TYPES } from '../../src/names/links.js';
 
 const problems = (
   kind: Kind,

@@ -1,4 +1,4 @@
-import type { FindingName } from '../../src/choose/finding.js';
+import type { FindingName } from '../../src/names/findings.js';
 import type { Course } from '../../src/schemas/course.js';
 
 /** A course whose findings a person wrote down by reading the definitions in docs/rules.md, not by running the code. */

@@ -1,5 +1,5 @@
-import { FINDING_NAMES, type FindingName } from '../../src/choose/finding.js';
-import { findFindings } from '../../src/choose/findFindings.js';
+import { FINDING_NAMES, type FindingName } from '../../src/names/findings.js';
+import { findFindings } from '../../src/choose/findings/findFindings.js';
 import { ANNOUNCEMENTS } from './announcements.js';
 import { EVENTS } from './events.js';
 import type { LabelledCourse } from './labelled.js';

@@ -1,4 +1,4 @@
-import type { Kind } from '../../src/course/kinds.js';
+import type { Kind } from '../../src/names/kinds.js';
 import type { Item } from '../../src/schemas/course.js';
 import { item, newShell, oldCourse } from '../builders.js';
 import type { LabelledCourse } from './labelled.js';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { calendarChange } from '../../src/plan/calendarChange.js';
-import type { PreviewDate } from '../../src/plan/preview.js';
+import type { PreviewDate } from '../../src/plan/shapes/preview.js';
 
 const date = (id: string, to: string | null, rest: Partial<PreviewDate> = {}): PreviewDate => ({
   id,

@@ -1,9 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { findFindings } from '../../src/choose/findFindings.js';
-import { joinSources, policiesInForce, type JoinedGround } from '../../src/plan/joinSources.js';
-import { firstOf, overlapsOf } from '../../src/plan/overlaps.js';
-import { previewPlan, type Preview } from '../../src/plan/preview.js';
+import { findFindings } from '../../src/choose/findings/findFindings.js';
+import { joinSources, policiesInForce } from '../../src/plan/sources/joinSources.js';
+import type { JoinedGround } from '../../src/plan/shapes/joined.js';
+import { firstOf, overlapsOf } from '../../src/plan/sources/overlaps.js';
+import { previewPlan } from '../../src/plan/preview.js';
+import type { Preview } from '../../src/plan/shapes/preview.js';
 import { reviewPlan, type Review } from '../../src/plan/review.js';
 import type { Choices } from '../../src/schemas/choices.js';
 import type { Calendar } from '../../src/schemas/calendar.js';

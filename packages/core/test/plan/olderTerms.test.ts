@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { retimeFromAnyTerm } from '../../src/plan/olderTerms.js';
+import { retimeFromAnyTerm } from '../../src/plan/dates/olderTerms.js';
 import { explain } from '../../src/retime/explain.js';
 import { retime } from '../../src/retime/retime.js';
 import type { Calendar } from '../../src/schemas/calendar.js';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { planJobProblems } from '../../src/plan/checkPlanJob.js';
-import { planCourses } from '../../src/plan/planCourses.js';
+import { planJobProblems } from '../../src/plan/headless/checkPlanJob.js';
+import { planCourses } from '../../src/plan/headless/planCourses.js';
 import type { Course, Item } from '../../src/schemas/course.js';
 import type { Planned, PlanJob } from '../../src/schemas/planJob.js';
 import { due, item, newShell, oldCourse, stock, unit } from '../builders.js';

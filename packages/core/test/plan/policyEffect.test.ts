@@ -1,7 +1,7 @@
 import { expect, it } from '@jest/globals';
 import { policyEffect } from '../../src/plan/policyEffect.js';
 import { indexPlan, previewOn } from '../../src/plan/preview.js';
-import { isDoubtful } from '../../src/retime/flags.js';
+import { isDoubtful } from '../../src/names/flags.js';
 import type { Policy } from '../../src/schemas/retimeJob.js';
 import { asSnapshot, due, item, newShell, oldCourse } from '../builders.js';
 

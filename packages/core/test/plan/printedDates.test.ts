@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { planCourses } from '../../src/plan/planCourses.js';
+import { planCourses } from '../../src/plan/headless/planCourses.js';
 import type { Planned, PlanJob } from '../../src/schemas/planJob.js';
 import { due, item, newShell, oldCourse } from '../builders.js';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { PreviewItem } from '../../src/plan/landing.js';
+import type { PreviewItem } from '../../src/plan/shapes/preview.js';
 import { indexPlan, previewOn } from '../../src/plan/preview.js';
 import type { WorkSets } from '../../src/schemas/choices.js';
 import { asSnapshot, item, newShell, oldCourse } from '../builders.js';

@@ -1,5 +1,5 @@
 import { formatMoment, parseDay } from '../../src/calendar/day.js';
-import { FLAGS } from '../../src/retime/flags.js';
+import { FLAGS } from '../../src/names/flags.js';
 import type { Closure } from '../../src/schemas/calendar.js';
 import { hourIn, share } from './plainClasses.js';
 import type { PlainCalendar } from './plainCalendar.js';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { checkCalendar } from '../../src/calendar/checkCalendar.js';
 import { formatDay, formatMoment, parseDay } from '../../src/calendar/day.js';
 import { doubtCauses } from '../../src/retime/causes.js';
-import { FLAGS } from '../../src/retime/flags.js';
+import { FLAGS } from '../../src/names/flags.js';
 import { retime } from '../../src/retime/retime.js';
 import { proposePolicy } from '../../src/retime/suggestPolicy.js';
 import type { Calendar, Meeting } from '../../src/schemas/calendar.js';

@@ -2,7 +2,7 @@ import type { Wanted } from '@yarin/core';
 import { AccessAskRow } from '../database/entities/access.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 
 export interface Ask {
   readonly id: string;

@@ -3,7 +3,7 @@ import type { EntityManager } from 'typeorm';
 import { summariesWhere, summariseCourse } from '../courses/courseSummaries.js';
 import { notFound } from '../http/httpProblem.js';
 import type { Asker } from '../people/asker.js';
-import { demand } from '../people/rights.js';
+import { demand } from '../courses/rights.js';
 
 interface AskRow extends Omit<AccessAsk, 'course'> {
   readonly courseId: string;

@@ -6,7 +6,7 @@ import { checked } from '../http/checked.js';
 import { conflict } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, demandOwnName, doerOf } from '../people/asker.js';
-import { courseFor } from '../people/rights.js';
+import { courseFor } from '../courses/rights.js';
 import { asksOfCourse, courseToAsk, demandAsk, readAccess } from './accessStore.js';
 
 const checkAsk = checked(accessAskSchema);

@@ -4,7 +4,7 @@ import { HttpProblem } from '../http/httpProblem.js';
 import type { Asker } from '../people/asker.js';
 import { changeBetween, inputIn, timesIn, type Times } from '../plans/calendarChanges.js';
 import { planFor } from '../plans/planView.js';
-import type { Query, QueryContext } from '../queries/query.js';
+import type { PlanContext, PlanQuery } from '../plans/planGrounds.js';
 
 /** As long as a person waits for it; plans that were changed last are looked at first. */
 const MOST_TIME_MS = 5000;
@@ -17,7 +17,7 @@ export interface EffectAsked {
 }
 
 /** What other calendars would do to the open plans of courses, as far as the person may see them. */
-export const calendarEffect: Query<EffectAsked, CalendarEffect> = async (context, asked) => {
+export const calendarEffect: PlanQuery<EffectAsked, CalendarEffect> = async (context, asked) => {
   const { manager } = context;
   const { times } = asked;
   const ids = new Set(Object.keys(times));
@@ -45,7 +45,7 @@ export const calendarEffect: Query<EffectAsked, CalendarEffect> = async (context
 
 /** What happens to one plan; `null` when nothing does. */
 async function effectOn(
-  { manager, grounds }: QueryContext,
+  { manager, grounds }: PlanContext,
   { person, now, times }: EffectAsked,
   plan: PlanRow,
 ): Promise<PlanEffect | 'unseen' | 'brought' | null> {

@@ -1,6 +1,6 @@
 import type { Closure } from '@yarin/core';
 import { unusable } from '../http/httpProblem.js';
-import type { Query } from '../queries/query.js';
+import type { Query } from '../database/query.js';
 
 /** The lists of the world's holidays are loaded when somebody first asks for them. */
 const lists = () => import('@yarin/formats/publicHolidays');

@@ -29,11 +29,11 @@ import { download } from '../http/download.js';
 import { notFound, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf } from '../people/asker.js';
-import { courseFor, demand } from '../people/rights.js';
+import { courseFor, demand } from '../courses/rights.js';
 import type { Times } from '../plans/calendarChanges.js';
 import { orRefuse } from '../plans/workedPlan.js';
-import { courseTimeProblems, partOf } from './calendarCommands.js';
-import { calendarOfCourse, readTerms } from './calendarStore.js';
+import { courseTimeProblems, partOf } from '../courses/edit/courseTime.js';
+import { calendarOfCourse, readTerms } from '../terms/termStore.js';
 
 const checkNew = checked(newTermSchema);
 const checkTerm = checked(termEditSchema);

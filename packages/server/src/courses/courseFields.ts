@@ -1,7 +1,7 @@
 import type { CourseFields } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { CourseRow } from '../database/entities/course.js';
-import { indexCourses } from '../find/findIndex.js';
+import { indexCourses } from './findIndex.js';
 
 /** What is set for a course as a whole. */
 export async function readCourseFields(manager: EntityManager, courseId: string): Promise<CourseFields> {

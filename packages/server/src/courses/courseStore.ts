@@ -10,7 +10,7 @@ import {
   type SnapshotItem,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { calendarOfCourse } from '../calendars/calendarStore.js';
+import { calendarOfCourse } from '../terms/termStore.js';
 import { CourseRow } from '../database/entities/course.js';
 import { BodyRow } from '../database/entities/item.js';
 import { TermRow } from '../database/entities/term.js';

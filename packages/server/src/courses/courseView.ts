@@ -2,9 +2,10 @@ import { looseEndsOf, mayDo, rightsOf, type CourseView, type Kind } from '@yarin
 import { CourseRow } from '../database/entities/course.js';
 import { deedsOf } from '../history/deeds.js';
 import { lastRemovals } from '../history/removals.js';
-import { courseFor } from '../people/rights.js';
-import type { AskedCourse, Query } from '../queries/query.js';
-import { noticesOf } from '../roster/notices.js';
+import { courseFor } from './rights.js';
+import type { Query } from '../database/query.js';
+import type { AskedCourse } from '../people/asker.js';
+import { noticesOf } from '../history/notices.js';
 import { learnerCounts } from './learnerCounts.js';
 import { readSnapshot } from './courseStore.js';
 

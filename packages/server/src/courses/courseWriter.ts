@@ -11,9 +11,9 @@ import {
 import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
 import { PersonRow } from '../database/entities/person.js';
 import { TermRow } from '../database/entities/term.js';
-import type { Command } from '../writer/command.js';
-import { termsChanged } from '../calendars/calendarStore.js';
-import { indexCourses } from '../find/findIndex.js';
+import type { Command } from '../database/command.js';
+import { termsChanged } from '../terms/termStore.js';
+import { indexCourses } from './findIndex.js';
 
 export interface NewTerm {
   readonly id: string;

@@ -3,8 +3,9 @@ import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from '../history/deeds.js';
 import { changesOf } from '../history/operationStore.js';
 import { notFound } from '../http/httpProblem.js';
-import { courseFor } from '../people/rights.js';
-import type { AskedCourse, Query } from '../queries/query.js';
+import { courseFor } from './rights.js';
+import type { Query } from '../database/query.js';
+import type { AskedCourse } from '../people/asker.js';
 import { readItem, readText } from './courseStore.js';
 import { sanitise } from './sanitise.js';
 

@@ -2,11 +2,13 @@ import { LRUCache } from 'lru-cache';
 import type { PlanSentence, ShellSentence } from '@yarin/core';
 import type { Logger } from 'pino';
 import { HttpProblem } from '../http/httpProblem.js';
-import type { QueryPool } from '../queries/queryPool.js';
 import type { PendingSentence, Told } from './sentences.js';
 
 const MOST_KEPT = 5000;
 const FAILED = 'its plan can’t be worked out: something in one of the two courses is broken; tell your administrator';
+
+/** Works out what a plan says. */
+export type Telling = (input: PendingSentence['input']) => Promise<Told>;
 
 type Take = (said: ShellSentence) => void;
 
@@ -23,7 +25,9 @@ export class DeskSentences {
   private working = 0;
 
   constructor(
-    private readonly queries: QueryPool,
+    /** That work plans out. */
+    private readonly threads: number,
+    private readonly tell: Telling,
     private readonly log: Logger,
   ) {}
 
@@ -67,7 +71,7 @@ export class DeskSentences {
   }
 
   private goOn(): void {
-    while (this.turns.length > 0 && this.working < Math.max(1, this.queries.threads - 1)) {
+    while (this.turns.length > 0 && this.working < Math.max(1, this.threads - 1)) {
       const turn = this.turns.shift()!;
       const { each, take } = turn.shift()!;
       if (turn.length > 0) this.turns.push(turn);
@@ -82,11 +86,9 @@ export class DeskSentences {
   }
 
   private async workOut({ key, shellId, input }: PendingSentence): Promise<ShellSentence> {
-    const told = await this.queries
-      .value('deskSentence', input)
-      .catch((error: unknown): Told =>
-        error instanceof HttpProblem ? { is: 'refused', why: error.message } : { is: 'failed', error: String(error) },
-      );
+    const told = await this.tell(input).catch((error: unknown): Told =>
+      error instanceof HttpProblem ? { is: 'refused', why: error.message } : { is: 'failed', error: String(error) },
+    );
     if (told.is === 'refused') return { sentence: null, why: told.why };
     if (told.is === 'failed') {
       this.log.error({ error: told.error, shell: shellId }, 'a plan could not be worked out');

@@ -11,7 +11,7 @@ const SENTENCES_WAIT_MS = 2000;
 
 export function deskRoutes({ queries, clock, log }: Server): Router {
   const router = Router();
-  const sentences = new DeskSentences(queries, log);
+  const sentences = new DeskSentences(queries.threads, (input) => queries.value('deskSentence', input), log);
   const frameOf = (request: Request): Promise<DeskFrame> =>
     queries.value('deskView', { person: askerOf(request), now: clock.now(INSTITUTION.timeZone) });
 

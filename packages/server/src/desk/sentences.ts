@@ -1,8 +1,7 @@
 import type { PlanSentence } from '@yarin/core';
 import { PlanRow } from '../database/entities/run.js';
 import { HttpProblem } from '../http/httpProblem.js';
-import type { Side } from '../plans/planGrounds.js';
-import type { Query, QueryContext } from '../queries/query.js';
+import type { Side, PlanContext, PlanQuery } from '../plans/planGrounds.js';
 import type { PlanOfDesk } from './deskStore.js';
 
 /** What the plan of a shell is worked out from, and by what its sentence is kept: another key, and something of it changed. */
@@ -43,7 +42,7 @@ export type Told =
   | { readonly is: 'failed'; readonly error: string };
 
 /** The sentence of one shell; that it can't be worked out is an answer too, since a Desk shows its other shells all the same. */
-export const deskSentence: Query<PendingSentence['input'], Told> = async (context, input) => {
+export const deskSentence: PlanQuery<PendingSentence['input'], Told> = async (context, input) => {
   try {
     return { is: 'sentence', sentence: await sentenceOf(context, input) };
   } catch (error) {
@@ -54,7 +53,7 @@ export const deskSentence: Query<PendingSentence['input'], Told> = async (contex
 
 /** A plan worked out, and counted. */
 async function sentenceOf(
-  { manager, grounds }: QueryContext,
+  { manager, grounds }: PlanContext,
   { sources, shell, planId, now }: PendingSentence['input'],
 ): Promise<PlanSentence> {
   const plan = planId === null ? null : await manager.findOneBy(PlanRow, { id: planId });

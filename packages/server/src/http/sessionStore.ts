@@ -1,10 +1,17 @@
 import { Store, type SessionData } from 'express-session';
 import type { DataSource } from 'typeorm';
-import type { Writer } from '../writer/writer.js';
+import type { SavedSession, TouchedSession } from './sessionCommands.js';
 
 /** How often within its time a session that is used is written anew. */
 const TOUCHES_A_TERM = 20;
 const MOST_KEPT = 20_000;
+
+/** How sessions are written. */
+export interface SessionWriting {
+  readonly save: (session: SavedSession) => Promise<void>;
+  readonly touch: (session: TouchedSession) => Promise<void>;
+  readonly drop: (id: string) => Promise<void>;
+}
 
 /** Sessions in the database: read on the reading connection, written by the writer. */
 export class SessionStore extends Store {
@@ -13,7 +20,7 @@ export class SessionStore extends Store {
 
   constructor(
     private readonly reading: DataSource,
-    private readonly writer: Writer,
+    private readonly writing: SessionWriting,
     /** A session that nobody used for so long ends. */
     private readonly idleMs: number,
   ) {
@@ -32,7 +39,7 @@ export class SessionStore extends Store {
     const now = Date.now();
     this.keep(id, now);
     const row = { id, data: JSON.stringify(session), expiresAt: now + this.idleMs, now };
-    this.writer.run('saveSession', row).then(() => callback?.(), callback);
+    this.writing.save(row).then(() => callback?.(), callback);
   }
 
   /** It was used: it lasts on. Written now and then, not at every request, and nobody waits for it. */
@@ -41,7 +48,7 @@ export class SessionStore extends Store {
     if (now - (this.kept.get(id) ?? 0) >= this.idleMs / TOUCHES_A_TERM) {
       this.keep(id, now);
       // One that was ended meanwhile stays so. What can't be written now is written the next time.
-      this.writer.run('touchSession', { id, expiresAt: now + this.idleMs }).catch(() => this.kept.delete(id));
+      this.writing.touch({ id, expiresAt: now + this.idleMs }).catch(() => this.kept.delete(id));
     }
     callback?.();
   }
@@ -53,6 +60,6 @@ export class SessionStore extends Store {
 
   override destroy(id: string, callback?: (error?: unknown) => void): void {
     this.kept.delete(id);
-    this.writer.run('dropSession', id).then(() => callback?.(), callback);
+    this.writing.drop(id).then(() => callback?.(), callback);
   }
 }

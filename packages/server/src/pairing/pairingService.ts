@@ -17,8 +17,9 @@ import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { FormerCodeRow } from '../database/entities/roster.js';
 import { DOER_NAME } from '../history/deeds.js';
 import type { Asker } from '../people/asker.js';
-import { courseFor } from '../people/rights.js';
-import type { AskedCourse, Query } from '../queries/query.js';
+import { courseFor } from '../courses/rights.js';
+import type { Query } from '../database/query.js';
+import type { AskedCourse } from '../people/asker.js';
 
 const asCandidate = (course: CourseSummary): ProposeCandidate => ({
   ...course,

@@ -31,3 +31,10 @@ export function doerOf({ res }: Request): Doer {
   const { person, actor } = res!.locals as { person: PersonRow; actor: PersonRow };
   return { personId: actor.id, forPersonId: actor.id === person.id ? null : person.id };
 }
+
+/** Who asks for what of which course, and when. */
+export interface AskedCourse {
+  readonly person: Asker;
+  readonly courseId: string;
+  readonly now: string;
+}

@@ -17,8 +17,7 @@ import { summariesWhere } from '../courses/courseSummaries.js';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import type { Asker } from '../people/asker.js';
 import type { FollowingPlan } from './planCommands.js';
-import type { PlanGrounds } from './planGrounds.js';
-import type { Query } from '../queries/query.js';
+import type { PlanGrounds, PlanQuery } from './planGrounds.js';
 import { PARALLEL, planFor, type AskedPlan, type PlanPair } from './planView.js';
 import type { PairGround } from './workedPlan.js';
 
@@ -79,7 +78,10 @@ async function sectionsOf(
 }
 
 /** The sections beside each other: each by its own plan, or as it would be if it followed this one. */
-export const sectionsView: Query<AskedPlan, SectionsView> = async ({ manager, grounds }, { person, planId, now }) => {
+export const sectionsView: PlanQuery<AskedPlan, SectionsView> = async (
+  { manager, grounds },
+  { person, planId, now },
+) => {
   const pair = await planFor(manager, person, planId, now.slice(0, 10));
   const today = now.slice(0, 10);
   const sections = await sectionsOf(manager, grounds, person, pair, today);
@@ -119,10 +121,10 @@ async function standingIn(
 }
 
 /** What sections decide when they follow the plan; of those that are asked for. */
-export const followingPlans: Query<AskedPlan & { readonly destinations: readonly string[] }, FollowingPlan[]> = async (
-  { manager, grounds },
-  { person, planId, destinations, now },
-) => {
+export const followingPlans: PlanQuery<
+  AskedPlan & { readonly destinations: readonly string[] },
+  FollowingPlan[]
+> = async ({ manager, grounds }, { person, planId, destinations, now }) => {
   const pair = await planFor(manager, person, planId, now.slice(0, 10));
   const sections = await sectionsOf(manager, grounds, person, pair, now.slice(0, 10));
   return sections

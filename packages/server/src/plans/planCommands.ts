@@ -1,13 +1,13 @@
 import type { Decisions } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { timesOf } from '../calendars/calendarStore.js';
+import { timesOf } from '../terms/termStore.js';
 import { storable } from '../courses/sanitise.js';
 import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, sourcesOf } from '../database/entities/run.js';
 import { noteActing, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 import { decisionsAtFirst } from './workedPlan.js';
 
 export interface NewPlan {

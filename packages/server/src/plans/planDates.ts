@@ -1,8 +1,8 @@
 import type { ColumnReading, CourseSummary, PreviewDate } from '@yarin/core';
 import { writeCalendarFile, writeDateSheet } from '@yarin/formats';
-import { timesOf } from '../calendars/calendarStore.js';
-import type { Query, QueryContext } from '../queries/query.js';
+import { timesOf } from '../terms/termStore.js';
 import { planFor, type AskedPlan } from './planView.js';
+import type { PlanContext, PlanQuery } from './planGrounds.js';
 
 /** The dates of a plan, and what dates that a person writes are read by. */
 export interface PlanDates {
@@ -16,7 +16,7 @@ export interface DateFile {
   readonly text: string;
 }
 
-async function datesOf({ manager, grounds }: QueryContext, { person, planId, now }: AskedPlan) {
+async function datesOf({ manager, grounds }: PlanContext, { person, planId, now }: AskedPlan) {
   const { plan, sources, destination } = await planFor(manager, person, planId, now.slice(0, 10));
   const { dates } = await grounds.workOut(sources, destination, plan.decisions, now);
   const { calendar, meetings } = (await timesOf(manager, [destination.id]))[destination.id]!;
@@ -26,17 +26,17 @@ async function datesOf({ manager, grounds }: QueryContext, { person, planId, now
 const fileName = ({ code, number, section }: CourseSummary, ending: string): string =>
   `${code} ${number}-${section} dates.${ending}`;
 
-export const planDates: Query<AskedPlan, PlanDates> = async (context, asked) => {
+export const planDates: PlanQuery<AskedPlan, PlanDates> = async (context, asked) => {
   const { dates, calendar, meetings } = await datesOf(context, asked);
   return { dates, reading: { calendar, meetings } };
 };
 
-export const planDateSheet: Query<AskedPlan, DateFile> = async (context, asked) => {
+export const planDateSheet: PlanQuery<AskedPlan, DateFile> = async (context, asked) => {
   const { destination, dates } = await datesOf(context, asked);
   return { name: fileName(destination, 'csv'), text: writeDateSheet(dates) };
 };
 
-export const planCalendarFile: Query<AskedPlan, DateFile> = async (context, asked) => {
+export const planCalendarFile: PlanQuery<AskedPlan, DateFile> = async (context, asked) => {
   const { destination, dates, calendar } = await datesOf(context, asked);
   const { code, number, section, term } = destination;
   const file = { name: `${code} ${number}-${section}, ${term}`, timeZone: calendar.timeZone, now: asked.now };

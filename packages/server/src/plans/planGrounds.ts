@@ -6,6 +6,8 @@ import {
   textHash,
   type CourseSummary,
   type Decisions,
+  type Finding,
+  type PlanPolicy,
   type PolicySuggestion,
   type Preview,
   type Review,
@@ -13,11 +15,24 @@ import {
   type StandingRecipe,
   type ViewedSource,
 } from '@yarin/core';
+import type { Query, QueryContext } from '../database/query.js';
 import type { EntityManager } from 'typeorm';
-import { termsVersion } from '../calendars/calendarStore.js';
+import { termsVersion } from '../terms/termStore.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import { KeptByVersion } from './keptByVersion.js';
 import { groundOn, inputOn, orRefuse, readCourse, readSides, viewedSource, type PairGround } from './workedPlan.js';
+
+/** What follows from a source and the shell alone, with the versions of both that it holds for. */
+export interface KnownOfPair {
+  readonly sourceVersion: number;
+  readonly shellVersion: number;
+  readonly findings: readonly Finding[];
+  readonly policy: PlanPolicy;
+}
+
+/** A query that works plans out. */
+export type PlanQuery<Input, Output> = Query<Input, Output, PlanGrounds>;
+export type PlanContext = QueryContext<PlanGrounds>;
 
 const MOST_GROUNDS = 40;
 const MOST_SOURCES = 40;

@@ -12,17 +12,15 @@ import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { notFound } from '../http/httpProblem.js';
-import { noticesOf } from '../roster/notices.js';
+import { noticesOf } from '../history/notices.js';
 import { standingOf } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
-import { demand } from '../people/rights.js';
+import { demand } from '../courses/rights.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
-import type { KnownOfPair } from '../runs/bring.js';
 import { learnerCounts } from '../courses/learnerCounts.js';
 import { nameOf } from '../people/names.js';
 import { changeSince } from './calendarChanges.js';
-import type { Query } from '../queries/query.js';
-import { standingOf as standsOn } from './planGrounds.js';
+import { standingOf as standsOn, type PlanQuery, type KnownOfPair } from './planGrounds.js';
 
 const THINGS_PER_SECOND = 2000;
 
@@ -101,7 +99,7 @@ async function countParallel(manager: EntityManager, { id, code, number, term }:
 }
 
 /** Everything that the plan page needs to compute every toggle by itself. */
-export const planView: Query<AskedPlan, PlanView> = async ({ manager, grounds }, { person, planId, now }) => {
+export const planView: PlanQuery<AskedPlan, PlanView> = async ({ manager, grounds }, { person, planId, now }) => {
   const pair = await planFor(manager, person, planId, now.slice(0, 10));
   const { plan, sources, destination, right } = pair;
   const known = await grounds.grounds(sources, destination);
@@ -135,7 +133,7 @@ export const planView: Query<AskedPlan, PlanView> = async ({ manager, grounds },
 };
 
 /** What a run takes over from what was worked out before, by source; it holds while the versions of both courses do. */
-export const knownOfPlan: Query<AskedPlan, Readonly<Record<string, KnownOfPair>>> = async (
+export const knownOfPlan: PlanQuery<AskedPlan, Readonly<Record<string, KnownOfPair>>> = async (
   { manager, grounds },
   { person, planId, now },
 ) => {

@@ -10,7 +10,7 @@ import { checked } from '../http/checked.js';
 import { conflict, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf, type Asker } from '../people/asker.js';
-import { courseFor, demand } from '../people/rights.js';
+import { courseFor, demand } from '../courses/rights.js';
 import { refuseChanged } from './planCommands.js';
 import { planFor } from './planView.js';
 

@@ -18,7 +18,7 @@ import {
   type ViewedSource,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
-import { termCalendars } from '../calendars/calendarStore.js';
+import { termCalendars } from '../terms/termStore.js';
 import { readSnapshot, withTexts } from '../courses/courseStore.js';
 import { notFound, unusable } from '../http/httpProblem.js';
 

@@ -2,7 +2,7 @@ import type { Response } from 'express';
 import type { Logger } from 'pino';
 import { HttpProblem, unavailable, unusable } from '../http/httpProblem.js';
 import { ThreadPool } from '../threads/threadPool.js';
-import { isRead, type QueryInput, type QueryName, type QueryOutput } from './queries.js';
+import { isRead, type QueryInput, type QueryName, type QueryOutput } from '../queries.js';
 import type { QueryAnswer, QueryThreadData } from './queryThread.js';
 
 const MOST_WAITING = 1000;

@@ -6,8 +6,8 @@ import { HttpProblem } from '../http/httpProblem.js';
 import { PlanGrounds } from '../plans/planGrounds.js';
 import { giveWay } from '../threads/giveWay.js';
 import type { Begun } from '../threads/threadPool.js';
-import { QUERIES, type QueryName } from './queries.js';
-import type { Query } from './query.js';
+import { QUERIES, type QueryName } from '../queries.js';
+import type { Query } from '../database/query.js';
 
 export interface QueryTask extends Begun {
   readonly name: QueryName;

@@ -1,7 +1,7 @@
 import { partsOf, type RecipeChoices, type RecipeKnows, type RecipeScope } from '@yarin/core';
 import { RecipeRow } from '../database/entities/recipe.js';
 import { conflict, notFound, unusable } from '../http/httpProblem.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 
 export interface NewRecipe {
   readonly id: string;

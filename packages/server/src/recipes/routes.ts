@@ -9,7 +9,7 @@ import { checked } from '../http/checked.js';
 import { forbidden, notFound, unusable } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, demandOwnName, type Asker } from '../people/asker.js';
-import { demand } from '../people/rights.js';
+import { demand } from '../courses/rights.js';
 import { mayChangeRecipe, mayStandFor } from './recipeRights.js';
 import { readRecipes } from './recipeStore.js';
 

@@ -7,11 +7,11 @@ import { CourseRow } from '../database/entities/course.js';
 import { PersonRow } from '../database/entities/person.js';
 import { FormerCodeRow, RosterLoadRow, RosterNoticeRow } from '../database/entities/roster.js';
 import { TermRow } from '../database/entities/term.js';
-import { indexCourses } from '../find/findIndex.js';
+import { indexCourses } from '../courses/findIndex.js';
 import type { Doer } from '../history/deeds.js';
 import { INSTITUTION } from '../institution.js';
 import { nameOf } from '../people/names.js';
-import type { Command, WriteContext } from '../writer/command.js';
+import type { Command, WriteContext } from '../database/command.js';
 
 export interface RosterLoad {
   readonly roster: Roster;

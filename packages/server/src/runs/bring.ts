@@ -4,11 +4,9 @@ import {
   operationsOfRun,
   type BringOutcome,
   type Decisions,
-  type Finding,
   type LearnerSort,
   previewPlan,
   type PlanInput,
-  type PlanPolicy,
   type RunCounts,
 } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
@@ -18,11 +16,11 @@ import { CourseRow } from '../database/entities/course.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { conflict, notFound, type HttpProblem } from '../http/httpProblem.js';
-import { standingOf } from '../plans/planGrounds.js';
+import { standingOf, type KnownOfPair } from '../plans/planGrounds.js';
 import { groundOn, inputOn, orRefuse, readCourse, readSides, type PairGround } from '../plans/workedPlan.js';
 import { seePlan } from '../plans/planCommands.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 import { removeThings } from '../courses/things.js';
 import { learnerCounts } from '../courses/learnerCounts.js';
 import { aliasesOf, noteLineage } from './lineage.js';
@@ -41,13 +39,6 @@ export interface BringInput {
   readonly stands?: string | undefined;
   /** What follows from a source and the shell alone, with the versions of them that it holds for; by the source. */
   readonly known?: Readonly<Record<string, KnownOfPair>>;
-}
-
-export interface KnownOfPair {
-  readonly sourceVersion: number;
-  readonly shellVersion: number;
-  readonly findings: readonly Finding[];
-  readonly policy: PlanPolicy;
 }
 
 /**

@@ -2,9 +2,10 @@ import { broughtDates, indexPlan, type Redated, type RedatedMoment } from '@yari
 import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
-import { courseFor } from '../people/rights.js';
+import { courseFor } from '../courses/rights.js';
 import { inputOn, orRefuse } from '../plans/workedPlan.js';
-import type { AskedCourse, Query } from '../queries/query.js';
+import type { AskedCourse } from '../people/asker.js';
+import type { PlanQuery } from '../plans/planGrounds.js';
 
 /** Plans whose runs stand in a course, the latest first. */
 async function plansInto(manager: EntityManager, courseId: string): Promise<PlanRow[]> {
@@ -18,7 +19,7 @@ async function plansInto(manager: EntityManager, courseId: string): Promise<Plan
  * Where the plans that brought into a course would date its things on the calendar as it is now. A thing counts once, by
  * the latest plan; dates set by hand in the plan stay, and what a person changed since is told.
  */
-export const redated: Query<AskedCourse, Redated> = async ({ manager, grounds }, { person, courseId, now }) => {
+export const redated: PlanQuery<AskedCourse, Redated> = async ({ manager, grounds }, { person, courseId, now }) => {
   const course = await courseFor(manager, 'change', person, courseId, now.slice(0, 10));
   const dates = new Map<string, RedatedMoment | null>();
   for (const plan of await plansInto(manager, course.id)) {

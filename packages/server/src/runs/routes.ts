@@ -6,7 +6,7 @@ import { checked } from '../http/checked.js';
 import { notFound, type HttpProblem } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf } from '../people/asker.js';
-import { demand } from '../people/rights.js';
+import { demand } from '../courses/rights.js';
 import { planFor } from '../plans/planView.js';
 import { standingOf } from '../plans/planGrounds.js';
 import { nameOf } from '../people/names.js';

@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
-import type { JobState, ProblemDetails } from '@yarin/core';
+import type { BringOutcome, JobState, ProblemDetails } from '@yarin/core';
 import type { Logger } from 'pino';
 import { conflict, HttpProblem } from '../http/httpProblem.js';
-import type { Writer } from '../writer/writer.js';
 import type { BringInput } from './bring.js';
+
+/** Brings what a plan says, and says how far it is: 0 to 1. */
+export type Bringing = (input: BringInput, progress: (share: number) => void) => Promise<BringOutcome>;
 
 /** Into which shell a run goes, and who pressed: “Ines Marant”. */
 interface RunOf {
@@ -31,7 +33,7 @@ export class RunJobs {
   private readonly changes = new EventEmitter({ captureRejections: false });
 
   constructor(
-    private readonly writer: Writer,
+    private readonly bring: Bringing,
     private readonly log: Logger,
   ) {
     this.changes.setMaxListeners(0);
@@ -59,8 +61,7 @@ export class RunJobs {
     this.jobs.set(id, { ...of, planId: plan.planId, state: { is: 'running', share: 0 } });
     try {
       const input = { ...plan, runId: id, known: await known() };
-      this.writer
-        .run('bring', input, (share) => this.change(id, { is: 'running', share }))
+      this.bring(input, (share) => this.change(id, { is: 'running', share }))
         .then((outcome) => this.change(id, { is: 'done', outcome }))
         .catch((error: unknown) => this.fail(id, error));
       return { id, joined: false };

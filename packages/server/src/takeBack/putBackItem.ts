@@ -1,6 +1,6 @@
 import { notFound } from '../http/httpProblem.js';
 import type { Doer } from '../history/deeds.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 import { lastRemovals } from '../history/removals.js';
 import { takeBack } from './takeBack.js';
 

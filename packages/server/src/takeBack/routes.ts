@@ -9,7 +9,7 @@ import { checked } from '../http/checked.js';
 import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf } from '../people/asker.js';
-import { courseFor, demand } from '../people/rights.js';
+import { courseFor, demand } from '../courses/rights.js';
 import { planFor } from '../plans/planView.js';
 
 const MOST_THINGS = 20_000;

@@ -4,7 +4,7 @@ import { RunRow } from '../database/entities/run.js';
 import type { Doer } from '../history/deeds.js';
 import { laterOperations } from '../history/operationStore.js';
 import { conflict, notFound } from '../http/httpProblem.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 import { standingOperations, takeBackDeed } from './takeBackDeed.js';
 import { takeBackRun } from './takeBackRun.js';
 

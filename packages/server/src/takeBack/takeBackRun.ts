@@ -6,7 +6,7 @@ import { RunRow } from '../database/entities/run.js';
 import type { Doer } from '../history/deeds.js';
 import { laterOperations } from '../history/operationStore.js';
 import { conflict, notFound } from '../http/httpProblem.js';
-import type { Command } from '../writer/command.js';
+import type { Command } from '../database/command.js';
 import { addedBy, changedSince, keptWith, moveOut, toldChanged } from './changedSince.js';
 import { notedBack } from './noted.js';
 import { standingOperations, takeBackDeed } from './takeBackDeed.js';
@@ -98,7 +98,7 @@ async function refuseUnderLaterRun(
   deed: DeedRow,
   operations: readonly Operation[],
 ): Promise<void> {
-  const later = (await laterOperations(manager, deed)).filter(({ runId }) => runId !== null);
+  const later = await laterOperations(manager, deed, true);
   const inTheWay = new Set(
     conflicts(
       operations,

@@ -1,4 +1,4 @@
-import type { Command } from './command.js';
+import type { Command } from '../database/command.js';
 
 /** Writes what stands there already, so that it shows whether anything can be written. */
 export const probe: Command<null, null> = async ({ manager }) => {

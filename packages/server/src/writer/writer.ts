@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import { HttpProblem, unavailable } from '../http/httpProblem.js';
-import type { CommandInput, CommandName, CommandOutput } from './commands.js';
+import type { CommandInput, CommandName, CommandOutput } from '../commands.js';
 import type { CommandMessage, WriterMessage } from './messages.js';
 
 interface Waiting {

@@ -1,9 +1,9 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { openForWriting } from '../database/driver.js';
-import { indexMissing } from '../find/findIndex.js';
+import { indexMissing } from '../courses/findIndex.js';
 import { HttpProblem } from '../http/httpProblem.js';
-import type { Command } from './command.js';
-import { COMMANDS } from './commands.js';
+import type { Command } from '../database/command.js';
+import { COMMANDS } from '../commands.js';
 import { StuckInTransaction, transact } from './transaction.js';
 import type { CommandMessage, WriterMessage } from './messages.js';
 

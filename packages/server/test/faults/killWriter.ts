@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { openForReading } from '../../src/database/driver.js';
-import type { CommandInput, CommandName } from '../../src/writer/commands.js';
+import type { CommandInput, CommandName } from '../../src/commands.js';
 
 interface Command {
   readonly name: CommandName;

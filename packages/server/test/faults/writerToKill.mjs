@@ -1,6 +1,6 @@
 // A process that writes and is killed while it does: commands on a data folder, told when the first begins and the last is done.
 import { openForWriting } from '../../dist/database/driver.js';
-import { COMMANDS } from '../../dist/writer/commands.js';
+import { COMMANDS } from '../../dist/commands.js';
 import { transact } from '../../dist/writer/transaction.js';
 
 const [dataFolder] = process.argv.slice(2);

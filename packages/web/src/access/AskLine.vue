@@ -5,7 +5,7 @@ import { answerAccess } from '../shared/api/access.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { courseCode } from '../shared/words.js';
-import { momentWords } from '../shared/dates/readersDates.js';
+import { momentWords } from '../shared/readersDates.js';
 
 const { ask, mineToAnswer = false } = defineProps<{ ask: AccessAsk; mineToAnswer?: boolean }>();
 const emit = defineEmits<{ answered: [] }>();

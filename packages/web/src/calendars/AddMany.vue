@@ -12,7 +12,7 @@ import FileField from '../shared/FileField.vue';
 import FoundToTake from '../shared/FoundToTake.vue';
 import { fetchCountries, fetchHolidays, readClosureFile, type Region } from '../shared/api/calendars.js';
 import { sentenceOf } from '../shared/api/client.js';
-import { dateStyle, problemWords } from '../shared/dates/readersDates.js';
+import { dateStyle, problemWords } from '../shared/readersDates.js';
 import { count } from '../shared/words.js';
 import { addClosures, closuresFrom, closureWords, notThereYet } from './draft.js';
 

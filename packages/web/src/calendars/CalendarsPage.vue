@@ -7,7 +7,7 @@ import PageFailure from '../shared/PageFailure.vue';
 import { count } from '../shared/words.js';
 import NewTerm from './NewTerm.vue';
 import { yearStrips } from './yearStrips.js';
-import { dayWords } from '../shared/dates/readersDates.js';
+import { dayWords } from '../shared/readersDates.js';
 
 /** On a narrow screen only every fifth week has its number. */
 const NUMBERS_APART = 5;

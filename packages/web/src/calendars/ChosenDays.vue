@@ -2,7 +2,7 @@
 import { CLOSURE_WORDS, parseDay, weekdayOf, weekdayWord, type Calendar, type Closure } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { addClosures, closureWords, overlap, removeClosure, runAs, type Span } from './draft.js';
-import { spanWords } from '../shared/dates/readersDates.js';
+import { spanWords } from '../shared/readersDates.js';
 
 /** What can be done with the days that were chosen on the strip. */
 const { draft, holding, chosen } = defineProps<{

@@ -2,8 +2,8 @@
 import { CLOSURE_WORDS, closureName, parseDay, weekdayWord, type Calendar, type Closure } from '@yarin/core';
 import { computed } from 'vue';
 import { changeClosure, closureWords, removeClosure, runAs } from './draft.js';
-import DayField from '../shared/DayField.vue';
-import { dayWords } from '../shared/dates/readersDates.js';
+import DayField from '../shared/dates/DayField.vue';
+import { dayWords } from '../shared/readersDates.js';
 
 /** Closed days and swapped ones in their order; what is inherited can be seen, not changed. */
 const { draft, holding, movable, from } = defineProps<{

@@ -3,7 +3,7 @@ import { formatDay, parseDay, type Calendar } from '@yarin/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { gridOf, rowNames } from './dayGrid.js';
 import { isIn, type Span } from './draft.js';
-import { dayWords } from '../shared/dates/readersDates.js';
+import { dayWords } from '../shared/readersDates.js';
 
 /** A term as a strip of weeks; days are chosen by dragging over them, or with Shift and the arrows. */
 const {

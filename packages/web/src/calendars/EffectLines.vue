@@ -3,7 +3,7 @@ import { type CalendarEffect } from '@yarin/core';
 import { ref } from 'vue';
 import { count } from '../shared/words.js';
 import { doubtsWords } from './effectWords.js';
-import { momentWords } from '../shared/dates/readersDates.js';
+import { momentWords } from '../shared/readersDates.js';
 
 /** What a change does to plans that are open, plan by plan. */
 defineProps<{ effect: CalendarEffect }>();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { formatDay, parseDay, type Calendar } from '@yarin/core';
 import { computed } from 'vue';
-import DayField from '../shared/DayField.vue';
-import { dayWords } from '../shared/dates/readersDates.js';
+import DayField from '../shared/dates/DayField.vue';
+import { dayWords } from '../shared/readersDates.js';
 
 /** Marking periods: a graded date that comes to another one is a doubt. */
 const { draft, holding, movable } = defineProps<{ draft: Calendar; holding: Calendar; movable: boolean }>();

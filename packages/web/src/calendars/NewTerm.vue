@@ -4,7 +4,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { addTerm } from '../shared/api/calendars.js';
 import { placesOf, sentenceOf } from '../shared/api/client.js';
-import DayField from '../shared/DayField.vue';
+import DayField from '../shared/dates/DayField.vue';
 
 const { terms } = defineProps<{ terms: readonly TermCalendar[] }>();
 const emit = defineEmits<{ close: [] }>();

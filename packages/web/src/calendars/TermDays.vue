@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { parseDay, weekdayWord, type Calendar } from '@yarin/core';
-import DayField from '../shared/DayField.vue';
-import { dayWordsWithYear } from '../shared/dates/readersDates.js';
+import DayField from '../shared/dates/DayField.vue';
+import { dayWordsWithYear } from '../shared/readersDates.js';
 
 /** Name, first and last day, zone and how weeks are cut. A part takes zone and weeks from its term. */
 const { draft, isPart, movable } = defineProps<{ draft: Calendar; isPart: boolean; movable: boolean }>();

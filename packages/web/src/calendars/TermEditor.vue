@@ -13,7 +13,7 @@ import MarkingPeriods from './MarkingPeriods.vue';
 import TermDays from './TermDays.vue';
 import { useCalendarEffect } from './useCalendarEffect.js';
 import { useSoundCalendar } from './useSoundCalendar.js';
-import { problemWords } from '../shared/dates/readersDates.js';
+import { problemWords } from '../shared/readersDates.js';
 
 /** The calendar of one term or part: the strip to draw on, everything on it as a list, and what a change does. */
 const { term, parent, terms, right, holding, beyond, trouble, askEffect, save } = defineProps<{

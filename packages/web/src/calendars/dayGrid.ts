@@ -9,7 +9,7 @@ import {
   type Day,
   monthWord,
 } from '@yarin/core';
-import { dateWords } from '../shared/dates/readersDates.js';
+import { dateWords } from '../shared/readersDates.js';
 
 export interface GridDay {
   /** `YYYY-MM-DD`. */

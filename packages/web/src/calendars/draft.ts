@@ -1,5 +1,5 @@
 import { closureName, formatDay, indexCalendar, parseDay, type Calendar, type Closure } from '@yarin/core';
-import { spanWords } from '../shared/dates/readersDates.js';
+import { spanWords } from '../shared/readersDates.js';
 
 // What a person does to a calendar, each as a function from one calendar to the next.
 

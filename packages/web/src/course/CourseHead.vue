@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { count, sectionWords } from '../shared/words.js';
-import { useCourseStore } from './courseStore.js';
+import { useCourseStore } from './state/courseStore.js';
 
 const { part } = defineProps<{ part: string }>();
 

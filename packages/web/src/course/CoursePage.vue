@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
 import CourseHead from './CourseHead.vue';
-import { useCourseStore } from './courseStore.js';
+import { useCourseStore } from './state/courseStore.js';
 import OutlineView from './outline/OutlineView.vue';
 import AskToBeLetIn from '../access/AskToBeLetIn.vue';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { parseDay, type DeskShell } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
-import { changedIn } from '../plan/useTakeBack.js';
+import { changedIn } from '../plan/state/useTakeBack.js';
 import { takeBackRun } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
@@ -12,7 +12,7 @@ import DeskShellRow from './DeskShellRow.vue';
 import MakeShell from './MakeShell.vue';
 import { deskLine } from './deskWords.js';
 import { useDesk } from './useDesk.js';
-import { asRead, momentWords } from '../shared/dates/readersDates.js';
+import { asRead, momentWords } from '../shared/readersDates.js';
 
 const { desk, failure, load } = useDesk();
 const trouble = ref('');

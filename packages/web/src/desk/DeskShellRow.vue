@@ -4,11 +4,11 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { openPlan } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
-import { asRead } from '../shared/dates/readersDates.js';
+import { asRead } from '../shared/readersDates.js';
 import KnotStrand from '../shared/KnotStrand.vue';
 import { count, courseCode, listed, sectionWords } from '../shared/words.js';
 import { holdsWords, leftWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
-import { dayWords, timeWords } from '../shared/dates/readersDates.js';
+import { dayWords, timeWords } from '../shared/readersDates.js';
 
 const { entry, isFirst } = defineProps<{ entry: DeskShell; isFirst: boolean }>();
 

@@ -4,7 +4,7 @@ import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { rowByKey } from '../shared/rowByKey.js';
 import { useRowWindow } from '../shared/useRowWindow.js';
-import { courseLine, courseName, termLabel } from './courseLine.js';
+import { courseLine, courseName, termLabel } from '../shared/courseLine.js';
 
 const { courses, things, chosen } = defineProps<{
   courses: readonly CourseSummary[];

@@ -7,8 +7,8 @@ import { courseRows } from '../course/outline/courseRows.js';
 import { fetchCourse, fetchItem } from '../shared/api/courses.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { count, listed } from '../shared/words.js';
-import { courseName, termLabel } from './courseLine.js';
-import { dayWordsWithYear, momentWords } from '../shared/dates/readersDates.js';
+import { courseName, termLabel } from '../shared/courseLine.js';
+import { dayWordsWithYear, momentWords } from '../shared/readersDates.js';
 
 const { course } = defineProps<{ course: CourseSummary }>();
 

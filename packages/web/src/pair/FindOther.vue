@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CourseSummary, FoundView } from '@yarin/core';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { courseLine, courseName, termLabel } from '../find/courseLine.js';
+import { courseLine, courseName, termLabel } from '../shared/courseLine.js';
 import { find } from '../shared/api/find.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { count } from '../shared/words.js';

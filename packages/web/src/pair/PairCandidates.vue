@@ -2,7 +2,7 @@
 import type { CourseSummary, PairCandidate, PairView } from '@yarin/core';
 import { computed } from 'vue';
 import AskToBeLetIn from '../access/AskToBeLetIn.vue';
-import { courseLine, courseName, termLabel } from '../find/courseLine.js';
+import { courseLine, courseName, termLabel } from '../shared/courseLine.js';
 import { count } from '../shared/words.js';
 import { reasonsOf, verdictWords } from './reasons.js';
 

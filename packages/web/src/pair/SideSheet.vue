@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, type PairView } from '@yarin/core';
 import { computed } from 'vue';
-import { courseLine, courseName } from '../find/courseLine.js';
+import { courseLine, courseName } from '../shared/courseLine.js';
 import { standingWords } from '../shared/words.js';
 
 const { view, label } = defineProps<{ view: PairView; label: 'From' | 'Into' }>();

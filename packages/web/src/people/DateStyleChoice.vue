@@ -2,7 +2,7 @@
 import { inStyle, type DateStyle } from '@yarin/core';
 import { ref } from 'vue';
 import { sentenceOf } from '../shared/api/client.js';
-import { dateStyle } from '../shared/dates/readersDates.js';
+import { dateStyle } from '../shared/readersDates.js';
 import { useSessionStore } from './sessionStore.js';
 
 /** The order and the clock in which somebody reads dates, each shown by an example. */

@@ -1,7 +1,7 @@
 import { USUAL_DATES, type DateStyle, type PersonView, type SessionView } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { dateStyle, setDateStyle } from '../shared/dates/readersDates.js';
+import { dateStyle, setDateStyle } from '../shared/readersDates.js';
 import { actFor, fetchSession, signIn, signOut, styleDates } from '../shared/api/people.js';
 
 export const useSessionStore = defineStore('session', () => {

@@ -4,8 +4,8 @@ import { computed, ref } from 'vue';
 import { doubtsWords } from '../calendars/effectWords.js';
 import LongList from '../shared/LongList.vue';
 import { count } from '../shared/words.js';
-import { usePlanStore } from './planStore.js';
-import { asRead, momentWords } from '../shared/dates/readersDates.js';
+import { usePlanStore } from './state/planStore.js';
+import { asRead, momentWords } from '../shared/readersDates.js';
 
 /** What calendars and class days say otherwise since the plan was last seen, and which dates that moves. */
 const plan = usePlanStore();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { asRead } from '../shared/dates/readersDates.js';
+import { asRead } from '../shared/readersDates.js';
 import { count } from '../shared/words.js';
-import { usePlanStore } from './planStore.js';
+import { usePlanStore } from './state/planStore.js';
 
 const { knot } = defineProps<{ knot: string }>();
 const plan = usePlanStore();

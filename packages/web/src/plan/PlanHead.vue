@@ -3,9 +3,9 @@ import { weekdayWords } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { count } from '../shared/words.js';
-import { usePlanStore } from './planStore.js';
-import { useRunStore } from './runStore.js';
-import { timeWords } from '../shared/dates/readersDates.js';
+import { usePlanStore } from './state/planStore.js';
+import { useRunStore } from './state/runStore.js';
+import { timeWords } from '../shared/readersDates.js';
 
 const { knot } = defineProps<{ knot: string }>();
 const emit = defineEmits<{ go: [knot?: string] }>();

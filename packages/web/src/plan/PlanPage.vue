@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { courseCode } from '../shared/words.js';
-import { asRead } from '../shared/dates/readersDates.js';
+import { asRead } from '../shared/readersDates.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
 import { useUndoKeys } from '../shared/useUndoKeys.js';
@@ -11,7 +11,7 @@ import PlanFoot from './PlanFoot.vue';
 import PlanGlance from './glance/PlanGlance.vue';
 import PlanHead from './PlanHead.vue';
 import LeftOverView from './leftOver/LeftOverView.vue';
-import { usePlanStore } from './planStore.js';
+import { usePlanStore } from './state/planStore.js';
 import SpreadView from './what/SpreadView.vue';
 import WeaveView from './when/WeaveView.vue';
 

@@ -2,7 +2,7 @@
 import { type RosterReport } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../shared/words.js';
-import { asRead, momentWords } from '../shared/dates/readersDates.js';
+import { asRead, momentWords } from '../shared/readersDates.js';
 
 const { report } = defineProps<{ report: RosterReport }>();
 

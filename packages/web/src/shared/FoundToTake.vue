@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T">
 import { computed, ref } from 'vue';
 import { count } from './words.js';
-import { asRead } from './dates/readersDates.js';
+import { asRead } from './readersDates.js';
 
 /** What was found elsewhere and is not there yet, to be looked at and taken over; make it anew for each look. */
 const { fresh, known, nothing, unread, what } = defineProps<{

@@ -1,5 +1,5 @@
 import { type CourseSummary, type LearnerSort, type ShellStanding } from '@yarin/core';
-import { momentWords, patternWords } from './dates/readersDates.js';
+import { momentWords, patternWords } from './readersDates.js';
 
 export const count = (number: number, one: string, many = `${one}s`): string =>
   `${number} ${number === 1 ? one : many}`;

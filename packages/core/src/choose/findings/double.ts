@@ -1,7 +1,7 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
 import { plainTitle, titlesWithoutMark } from '../../course/title.js';
 import { groupBy } from '../../groupBy.js';
-import type { CourseView, Finding, SourceRule } from '../finding.js';
+import type { CourseView, Finding, SourceRule } from './finding.js';
 
 /** The same content twice, or the title of another thing of its kind with a copy mark. */
 export const double: SourceRule = ({ source }) => {

@@ -1,4 +1,4 @@
-import type { CourseView, SourceRule } from '../finding.js';
+import type { CourseView, SourceRule } from './finding.js';
 
 function isEmptyUnit(view: CourseView, id: string, seen: ReadonlySet<string> = new Set()): boolean {
   const item = view.byId.get(id)!;

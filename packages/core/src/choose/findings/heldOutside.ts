@@ -1,4 +1,4 @@
-import type { Finding, SourceRule } from '../finding.js';
+import type { Finding, SourceRule } from './finding.js';
 
 /** A tool link with an outside course id, and what launches it: it leads to last term's learners. */
 export const heldOutside: SourceRule = ({ source }) => {

@@ -1,5 +1,5 @@
 import { ownState } from '../../course/snapshot.js';
-import type { SourceRule } from '../finding.js';
+import type { SourceRule } from './finding.js';
 
 /** Hidden (before archiving, if the course was archived) and never open to learners. */
 export const hiddenAllTerm: SourceRule = ({ source }) =>

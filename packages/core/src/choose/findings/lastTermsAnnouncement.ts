@@ -4,7 +4,7 @@ import { findRelative, findSingleWeekdays } from '../../words/findRelative.js';
 import { findTerms, findYears } from '../../words/findTerms.js';
 import type { FoundWords } from '../../words/found.js';
 import { proseOf } from '../../words/prose.js';
-import type { SourceRule } from '../finding.js';
+import type { SourceRule } from './finding.js';
 
 const FINDERS = [findDates, findTerms, findYears, findRelative, findSingleWeekdays];
 

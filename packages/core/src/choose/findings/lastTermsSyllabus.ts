@@ -1,6 +1,6 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
 import { hasContent } from '../../words/textOf.js';
-import type { CourseView, FindingRule } from '../finding.js';
+import type { CourseView, FindingRule } from './finding.js';
 
 interface Section {
   readonly body?: string;

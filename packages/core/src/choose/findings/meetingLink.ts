@@ -1,5 +1,5 @@
 import { findMeetings } from '../../words/findMeetings.js';
-import type { SourceRule } from '../finding.js';
+import type { SourceRule } from './finding.js';
 
 const SHORT = 60;
 

@@ -1,6 +1,6 @@
-import { isWork } from '../../course/kinds.js';
+import { isWork } from '../../names/kinds.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
-import type { SourceRule } from '../finding.js';
+import type { SourceRule } from './finding.js';
 
 /** Work with no points in a category that carries weight. */
 export const noPoints: SourceRule = ({ source }) => {

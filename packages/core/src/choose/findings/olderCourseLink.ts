@@ -1,5 +1,5 @@
 import { addressesIn, courseAddressed } from '../../words/addresses.js';
-import type { FindingContext, FindingRule } from '../finding.js';
+import type { FindingContext, FindingRule } from './finding.js';
 
 /** A link into a course of this system that is neither this one nor its destination. */
 export const olderCourseLink: FindingRule = (context) => {

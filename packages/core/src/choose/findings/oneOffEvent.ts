@@ -3,7 +3,7 @@ import { meetingsOn } from '../../calendar/meetingIndex.js';
 import { momentWords } from '../../calendar/dateWords.js';
 import { normalisedTitle } from '../../course/title.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
-import type { SourceContext, SourceRule } from '../finding.js';
+import type { SourceContext, SourceRule } from './finding.js';
 
 const RECURS_FROM_WEEKS = 3;
 const TIME_AT = 'YYYY-MM-DDT'.length;

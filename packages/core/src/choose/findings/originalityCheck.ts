@@ -1,5 +1,5 @@
-import { isWork } from '../../course/kinds.js';
-import type { SourceRule } from '../finding.js';
+import { isWork } from '../../names/kinds.js';
+import type { SourceRule } from './finding.js';
 
 /** Work that asks for an originality check, which cannot carry over. */
 export const originalityCheck: SourceRule = ({ source }) =>

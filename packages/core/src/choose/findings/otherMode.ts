@@ -1,6 +1,6 @@
 import { findModeWords, type Mode } from '../../words/findModeWords.js';
 import { proseOf } from '../../words/prose.js';
-import type { FindingRule } from '../finding.js';
+import type { FindingRule } from './finding.js';
 
 const MODES: readonly string[] = ['on site', 'online', 'mixed'] satisfies Mode[];
 const modeOf = (mode: string | undefined): Mode | undefined =>

@@ -1,7 +1,7 @@
 import { dayWordsWithYear } from '../../calendar/dateWords.js';
 import { parseDay } from '../../calendar/day.js';
 import { isOfOtherTerm } from '../../retime/otherTerm.js';
-import type { SourceRule } from '../finding.js';
+import type { SourceRule } from './finding.js';
 
 /** A moment more than 60 days outside the term. */
 export const otherTerm: SourceRule = ({ source, calendar }) =>

@@ -1,7 +1,7 @@
 import { titleKey } from '../../course/title.js';
-import { givesWay } from '../../plan/stock.js';
+import { givesWay } from '../../course/stock.js';
 import { lastTermsSyllabus } from './lastTermsSyllabus.js';
-import type { FindingRule } from '../finding.js';
+import type { FindingRule } from './finding.js';
 
 /** The shell has it too, as stock that no person edited or as something empty. */
 export const stockThing: FindingRule = (context) => {

@@ -1,5 +1,5 @@
 import { textsOf } from '../../course/texts.js';
-import type { CourseView, SourceRule } from '../finding.js';
+import type { CourseView, SourceRule } from './finding.js';
 
 const COUNTED = new Set(['file', 'questionBank', 'rubric', 'outcome', 'groups']);
 

@@ -4,7 +4,7 @@ import { parseDay, parseMinute } from '../../calendar/day.js';
 import { indexMeetings, type ClassMeeting } from '../../calendar/meetingIndex.js';
 import { firstFew } from '../../firstFew.js';
 import type { Meeting } from '../../schemas/calendar.js';
-import { originOf } from '../joinSources.js';
+import { originOf } from '../sources/joinSources.js';
 import type { LooseEnd, PlanCheck } from './looseEnd.js';
 
 /** A course has an event for its classes when it has one for nearly all of them. */

@@ -1,4 +1,4 @@
-import { isWork } from '../../course/kinds.js';
+import { isWork } from '../../names/kinds.js';
 import { about, titlesOf, type CourseCheck } from './looseEnd.js';
 
 export const linkToNothing: CourseCheck = ({ items }) => {

@@ -1,8 +1,8 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
 import { firstFew } from '../../firstFew.js';
 import type { CourseHead } from '../../schemas/course.js';
-import { staysBehind } from '../line.js';
-import type { PlanInput, Preview } from '../preview.js';
+import { staysBehind } from '../shapes/line.js';
+import type { PlanInput, Preview } from '../shapes/preview.js';
 
 export type Severity = 'breaks' | 'wrong' | 'untidy';
 

@@ -1,6 +1,6 @@
-import type { FindingName } from '../../choose/finding.js';
+import type { FindingName } from '../../names/findings.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
-import type { PlanLine } from '../line.js';
+import type { PlanLine } from '../shapes/line.js';
 import { about, titlesOf, type IndexedPlan, type LooseEnd, type PlanCheck } from './looseEnd.js';
 
 const inSource = ({ byId }: IndexedPlan, ids: readonly string[]): SnapshotItem[] =>

@@ -1,7 +1,7 @@
 import { KIND_WORDS, MUST_LINKS, type NewItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { conflict, unusable } from '../../http/httpProblem.js';
-import type { Command } from '../../writer/command.js';
+import type { Command } from '../../database/command.js';
 import { removeThings } from '../things.js';
 import { courseChanged, insertItem, itemToEdit, standingBefore, writeItem, type EditOf } from './editing.js';
 

@@ -2,7 +2,7 @@ import type { EntityManager } from 'typeorm';
 import { contentHash, textHash, type SnapshotItem } from '@yarin/core';
 import { conflict } from '../../http/httpProblem.js';
 import { nativeHash } from '../nativeHash.js';
-import type { Command } from '../../writer/command.js';
+import type { Command } from '../../database/command.js';
 import { readSnapshot, readText } from '../courseStore.js';
 import { insertBodies, insertLinks, insertMoments } from '../courseWriter.js';
 import { courseChanged, itemToEdit, standingBefore, type EditOf } from './editing.js';

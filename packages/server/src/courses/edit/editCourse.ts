@@ -2,9 +2,9 @@ import { parseDay, type CourseEdit, type CourseFields, type NewShell } from '@ya
 import type { EntityManager } from 'typeorm';
 import { CourseRow, CourseStaffRow } from '../../database/entities/course.js';
 import { TermRow } from '../../database/entities/term.js';
-import { forget } from '../../find/findIndex.js';
+import { forget } from '../findIndex.js';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
-import type { Command } from '../../writer/command.js';
+import type { Command } from '../../database/command.js';
 import { writeCourseFields } from '../courseFields.js';
 import { addCourse } from '../courseWriter.js';
 import { STOCK_THINGS } from '../stockThings.js';

@@ -18,7 +18,7 @@ import type { EntityManager } from 'typeorm';
 import { nameOf } from '../../people/names.js';
 import { nativeHash } from '../nativeHash.js';
 import { conflict, unusable } from '../../http/httpProblem.js';
-import type { Command } from '../../writer/command.js';
+import type { Command } from '../../database/command.js';
 import { readText } from '../courseStore.js';
 import { insertBodies } from '../courseWriter.js';
 import { storable } from '../sanitise.js';

@@ -1,7 +1,7 @@
 import { MARK_WORDS, type Mark } from '@yarin/core';
 import { MarkRow } from '../../database/entities/item.js';
 import { noteDeed } from '../../history/deeds.js';
-import type { Command } from '../../writer/command.js';
+import type { Command } from '../../database/command.js';
 import { itemToEdit, type EditOf } from './editing.js';
 
 export interface Marking extends EditOf {

@@ -11,7 +11,7 @@ import {
 import { CourseRow } from '../../database/entities/course.js';
 import { conflict, notFound, unusable } from '../../http/httpProblem.js';
 import { nativeHash } from '../nativeHash.js';
-import type { Command } from '../../writer/command.js';
+import type { Command } from '../../database/command.js';
 import { readSnapshot } from '../courseStore.js';
 import { NEXT_VERSION } from '../things.js';
 import { courseChanged, type EditOf } from './editing.js';

@@ -17,7 +17,7 @@ import { checked } from '../../http/checked.js';
 import { unusable } from '../../http/httpProblem.js';
 import { INSTITUTION } from '../../institution.js';
 import { askerOf, doerOf, type Asker } from '../../people/asker.js';
-import { courseFor, demand } from '../../people/rights.js';
+import { courseFor, demand } from '../rights.js';
 import type { EditOf } from './editing.js';
 
 const checkEdit = checked(itemEditSchema);

@@ -9,7 +9,7 @@ import { ItemRow } from '../../database/entities/item.js';
 import { notFound, unavailable, unusable } from '../../http/httpProblem.js';
 import { INSTITUTION } from '../../institution.js';
 import { askerOf, doerOf } from '../../people/asker.js';
-import { courseFor } from '../../people/rights.js';
+import { courseFor } from '../rights.js';
 import { isKept, keep, receive, send } from './fileStore.js';
 
 const LARGEST_FILE = 200 * 1024 * 1024;

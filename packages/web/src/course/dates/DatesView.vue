@@ -4,14 +4,14 @@ import { computed, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import { moveMoments } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { termSheet } from '../../shared/dates/termSheet.js';
 import ManyDates from './ManyDates.vue';
 import MonthTable from './MonthTable.vue';
 import { datesOf, loadsOf, monthOf, monthsOf, type CourseDate } from './months.js';
-import { dayWords, momentWords } from '../../shared/dates/readersDates.js';
+import { dayWords, momentWords } from '../../shared/readersDates.js';
 
 const course = useCourseStore();
 const router = useRouter();

@@ -11,7 +11,7 @@ import { useSelection } from '../../shared/dates/useSelection.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import { count } from '../../shared/words.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import RedatedPanel from './RedatedPanel.vue';
 import { useDateDraft } from './useDateDraft.js';
 

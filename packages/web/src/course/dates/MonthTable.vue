@@ -2,7 +2,7 @@
 import { formatDay, ROLE_WORDS } from '@yarin/core';
 import { ref } from 'vue';
 import type { CourseDate, MonthView } from './months.js';
-import { momentWords, timeWords } from '../../shared/dates/readersDates.js';
+import { momentWords, timeWords } from '../../shared/readersDates.js';
 
 /** One month of a course, each day with what is on it. */
 defineProps<{

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { momentWords } from '../../shared/readersDates.js';
 
 /** Where the plan would date things now; what somebody changed since it was brought is asked about, not taken. */
 const { redated } = defineProps<{ redated: Redated }>();

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import { fileAddress } from '../../shared/api/courses.js';
 import FileField from '../../shared/FileField.vue';
 import { count } from '../../shared/words.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import { fileRows, sizeWords } from './fileRows.js';
 
 const course = useCourseStore();

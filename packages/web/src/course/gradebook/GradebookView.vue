@@ -3,10 +3,10 @@ import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import NumberBox from '../../shared/NumberBox.vue';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import ScoreScale from './ScoreScale.vue';
 import { gradebookOf } from './gradebook.js';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { momentWords } from '../../shared/readersDates.js';
 
 const course = useCourseStore();
 const router = useRouter();

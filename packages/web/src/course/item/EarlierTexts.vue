@@ -4,8 +4,8 @@ import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { saveItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
-import { useCourseStore } from '../courseStore.js';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { useCourseStore } from '../state/courseStore.js';
+import { momentWords } from '../../shared/readersDates.js';
 
 const course = useCourseStore();
 const isOpen = ref(false);

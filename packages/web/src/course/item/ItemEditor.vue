@@ -6,7 +6,7 @@ import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { isConflict, placesOf, sentenceOf } from '../../shared/api/client.js';
 import { fetchItem, saveItem } from '../../shared/api/courses.js';
 import { useAnnouncer } from '../../shared/announcer.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import AttributeField from './AttributeField.vue';
 import LinkFieldSelect from './LinkFieldSelect.vue';
 import ListedDetails from './ListedDetails.vue';

@@ -2,11 +2,11 @@
 import { KIND_WORDS, ROLE_WORDS } from '@yarin/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { listed } from '../../shared/words.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import EarlierTexts from './EarlierTexts.vue';
 import ItemBody from './ItemBody.vue';
 import NextTime from './NextTime.vue';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { momentWords } from '../../shared/readersDates.js';
 
 const emit = defineEmits<{ open: [key: string | undefined] }>();
 const ItemEditor = defineAsyncComponent(() => import('./ItemEditor.vue'));

@@ -2,7 +2,7 @@
 import type { LinkField } from '@yarin/core';
 import { computed } from 'vue';
 import NumberBox from '../../shared/NumberBox.vue';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 
 const { field } = defineProps<{ field: LinkField }>();
 const keys = defineModel<string[]>({ default: () => [] });

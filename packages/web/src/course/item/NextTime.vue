@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MARK_WORDS, type Mark } from '@yarin/core';
 import { computed, ref, watch } from 'vue';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 
 type Choice = NonNullable<Mark['mark']> | 'none';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, LONGEST_TITLE, MAKEABLE, type Kind } from '@yarin/core';
 import { computed, nextTick, ref } from 'vue';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 
 const { beside } = defineProps<{ beside: string }>();
 const emit = defineEmits<{ added: [key: string] }>();

@@ -2,13 +2,13 @@
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useKeys } from '../../shared/useKeys.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import ItemSheet from '../item/ItemSheet.vue';
 import AddThing from './AddThing.vue';
 import CourseOutline from './CourseOutline.vue';
 import WhatStandsOut from './WhatStandsOut.vue';
 import { courseRows } from './courseRows.js';
-import { dropMove } from './moves.js';
+import { dropMove } from '../state/moves.js';
 
 const course = useCourseStore();
 const route = useRoute();

@@ -2,8 +2,8 @@
 import { LEARNER_SORTS } from '@yarin/core';
 import { computed } from 'vue';
 import { count, LEARNER_WORDS } from '../../shared/words.js';
-import { useCourseStore } from '../courseStore.js';
-import { asRead, momentWords } from '../../shared/dates/readersDates.js';
+import { useCourseStore } from '../state/courseStore.js';
+import { asRead, momentWords } from '../../shared/readersDates.js';
 
 const DOING = { takenBack: 'take back', doneAgain: 'do again' } as const;
 defineEmits<{ open: [key: string] }>();

@@ -7,7 +7,7 @@ import {
   type OutlineRow,
   type SnapshotItem,
 } from '@yarin/core';
-import { momentWords } from '../../shared/dates/readersDates.js';
+import { momentWords } from '../../shared/readersDates.js';
 
 /** A row of a course's outline; the heading of an area has no key. */
 export interface CourseRow {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { parseDay } from '@yarin/core';
 import { computed } from 'vue';
-import { useCourseStore } from '../courseStore.js';
-import DayField from '../../shared/DayField.vue';
-import { dayWordsWithYear } from '../../shared/dates/readersDates.js';
+import { useCourseStore } from '../state/courseStore.js';
+import DayField from '../../shared/dates/DayField.vue';
+import { dayWordsWithYear } from '../../shared/readersDates.js';
 
 const course = useCourseStore();
 const view = computed(() => course.view!);

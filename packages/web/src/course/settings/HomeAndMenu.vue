@@ -3,7 +3,7 @@ import { homeAndMenu, type SnapshotItem } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { fetchItem, fileAddress, saveItem } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import { AREA_NAMES, linksFor } from './settingLinks.js';
 
 const course = useCourseStore();

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { removeShell } from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import CourseDays from './CourseDays.vue';
 import HomeAndMenu from './HomeAndMenu.vue';
 import WhoMayUseIt from './WhoMayUseIt.vue';

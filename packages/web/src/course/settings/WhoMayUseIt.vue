@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { fetchAsksOf } from '../../shared/api/access.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import AskLine from '../../access/AskLine.vue';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 
 const course = useCourseStore();
 const asks = ref<readonly AccessAsk[]>([]);

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import MeetingFile from './MeetingFile.vue';
 import { NEW_MEETING, timeFrom, weeksFrom, weeksWords } from './meetings.js';
-import { asRead, patternWords } from '../../shared/dates/readersDates.js';
+import { asRead, patternWords } from '../../shared/readersDates.js';
 
 /** When and where class meets, several times a week, in series, every week or in some. */
 const { meetings, teachingWeeks, movable, places, read } = defineProps<{

@@ -10,7 +10,7 @@ import { useSoundCalendar } from '../../calendars/useSoundCalendar.js';
 import { useDraft } from '../../shared/useDraft.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import ClassMeetings from './ClassMeetings.vue';
-import { problemWords } from '../../shared/dates/readersDates.js';
+import { problemWords } from '../../shared/readersDates.js';
 
 const { view, movable, holdingOf, teachingWeeksOf, classDaysOn, placesOf, askEffect, readTimetable } = defineProps<{
   view: CourseCalendarView;

@@ -13,7 +13,7 @@ import { ref, shallowRef, watch } from 'vue';
 import { courseTimeEffect, fetchCourseCalendar, readMeetings, saveCourseTime } from '../../shared/api/calendars.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import { useAnnouncer } from '../../shared/announcer.js';
-import { useCourseStore } from '../courseStore.js';
+import { useCourseStore } from '../state/courseStore.js';
 import CourseTimeEditor from './CourseTimeEditor.vue';
 
 /** When the course runs: its part of the term, its class days, and what is closed for it alone. */

@@ -2,7 +2,7 @@
 import { weekdayWord, type Meeting, type ReadMeetings } from '@yarin/core';
 import { computed, ref, shallowRef } from 'vue';
 import { sentenceOf } from '../../shared/api/client.js';
-import { asRead } from '../../shared/dates/readersDates.js';
+import { asRead } from '../../shared/readersDates.js';
 import FileField from '../../shared/FileField.vue';
 import FoundToTake from '../../shared/FoundToTake.vue';
 import { isSameMeeting, weeksWords } from './meetings.js';

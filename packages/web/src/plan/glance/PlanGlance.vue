@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import WhatHappens from './WhatHappens.vue';
 import WhatNeedsYou from './WhatNeedsYou.vue';
 import WhatWasDone from './WhatWasDone.vue';

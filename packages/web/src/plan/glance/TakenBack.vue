@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { usePlanStore } from '../planStore.js';
-import { dayWords, timeWords } from '../../shared/dates/readersDates.js';
+import { usePlanStore } from '../state/planStore.js';
+import { dayWords, timeWords } from '../../shared/readersDates.js';
 import { parseDay } from '@yarin/core';
 
 /** What was taken back of the last run, and can be done again as it stood. */

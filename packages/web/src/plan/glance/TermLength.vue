@@ -2,9 +2,9 @@
 import { indexTerms } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
-import PlanLine from '../PlanLine.vue';
-import { usePlanStore } from '../planStore.js';
-import { RULE_WORDS, weekdayMapWords } from '../planWords.js';
+import PlanLine from '../lines/PlanLine.vue';
+import { usePlanStore } from '../state/planStore.js';
+import { RULE_WORDS, weekdayMapWords } from '../state/planWords.js';
 import { pileUps } from './pileUps.js';
 
 /** Where the terms differ in length: how the course was fitted, where work piles up, and the next best way. */

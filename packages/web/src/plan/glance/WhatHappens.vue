@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { count, standingWords } from '../../shared/words.js';
-import PlanLine from '../PlanLine.vue';
+import PlanLine from '../lines/PlanLine.vue';
 import TakenBack from './TakenBack.vue';
 import TermLength from './TermLength.vue';
-import { usePlanStore } from '../planStore.js';
-import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../planWords.js';
-import { asRead } from '../../shared/dates/readersDates.js';
+import { usePlanStore } from '../state/planStore.js';
+import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../state/planWords.js';
+import { asRead } from '../../shared/readersDates.js';
 
 defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();

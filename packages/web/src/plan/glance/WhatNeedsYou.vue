@@ -2,11 +2,11 @@
 import type { LooseEnd, LooseEndCode } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import CauseLine from '../when/CauseLine.vue';
-import OpenedDoubts from '../when/OpenedDoubts.vue';
-import PlanLine from '../PlanLine.vue';
-import { usePlanStore } from '../planStore.js';
-import { asRead } from '../../shared/dates/readersDates.js';
+import CauseLine from '../lines/CauseLine.vue';
+import OpenedDoubts from '../lines/OpenedDoubts.vue';
+import PlanLine from '../lines/PlanLine.vue';
+import { usePlanStore } from '../state/planStore.js';
+import { asRead } from '../../shared/readersDates.js';
 
 const plan = usePlanStore();
 const router = useRouter();

@@ -2,11 +2,11 @@
 import { firstFew, KIND_WORDS, KINDS, parseDay } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import { zerosWords } from '../planWords.js';
+import { usePlanStore } from '../state/planStore.js';
+import { zerosWords } from '../state/planWords.js';
 import PartToTakeBack from './PartToTakeBack.vue';
 import TakenBack from './TakenBack.vue';
-import { dayWords, timeWords } from '../../shared/dates/readersDates.js';
+import { dayWords, timeWords } from '../../shared/readersDates.js';
 
 const plan = usePlanStore();
 const run = computed(() => plan.lastRun!);

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import CauseLine from '../when/CauseLine.vue';
-import OpenedDoubts from '../when/OpenedDoubts.vue';
+import { usePlanStore } from '../state/planStore.js';
+import CauseLine from '../lines/CauseLine.vue';
+import OpenedDoubts from '../lines/OpenedDoubts.vue';
 
 /** Doubts about dates, before the run and after it. */
 const plan = usePlanStore();

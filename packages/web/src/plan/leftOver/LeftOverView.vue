@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import DatesToLookAt from './DatesToLookAt.vue';
 import LooseEndList from './LooseEndList.vue';
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Severity } from '@yarin/core';
 import { useRouter } from 'vue-router';
-import PlanLine from '../PlanLine.vue';
-import { usePlanStore } from '../planStore.js';
-import { asRead } from '../../shared/dates/readersDates.js';
+import PlanLine from '../lines/PlanLine.vue';
+import { usePlanStore } from '../state/planStore.js';
+import { asRead } from '../../shared/readersDates.js';
 
 const plan = usePlanStore();
 const router = useRouter();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Answer, ItemView, PlanLine } from '@yarin/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import { differencesOf, type AnswerField } from './bothSides.js';
 import { KEEP_ALL, TAKE_ALL, useAnswers } from './useAnswers.js';
 

@@ -11,7 +11,7 @@ import {
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { sentenceOf } from '../../shared/api/client.js';
 import { addRecipe, fetchRecipes, letRecipeStand, removeRecipe, shareRecipe } from '../../shared/api/recipes.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import RecipeLine from './RecipeLine.vue';
 
 const plan = usePlanStore();

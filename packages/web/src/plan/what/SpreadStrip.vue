@@ -3,7 +3,7 @@ import type { FindingName } from '@yarin/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import AnswersPanel from './AnswersPanel.vue';
 import FindingPanel from './FindingPanel.vue';
 import GonePanel from './GonePanel.vue';

@@ -3,7 +3,7 @@ import { lockedItems, type Verb } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import FacingPages from './FacingPages.vue';
 import { anchorsOf, levelHeight, type Anchor } from './levelScroll.js';
 import NewPage from './NewPage.vue';

@@ -2,9 +2,9 @@
 import { KIND_WORDS, type Kind, type PreviewDate, type RuleName } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import { RULE_WORDS } from '../planWords.js';
-import type { Reach } from '../usePlanDates.js';
+import { usePlanStore } from '../state/planStore.js';
+import { RULE_WORDS } from '../state/planWords.js';
+import type { Reach } from '../state/usePlanDates.js';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
 import MoveControls from '../../shared/dates/MoveControls.vue';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlanPolicy } from '@yarin/core';
 import { computed } from 'vue';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import { narrowRules } from './narrowRules.js';
 
 /** Things, kinds and units whose dates go by a rule of their own. */

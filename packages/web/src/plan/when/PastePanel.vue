@@ -3,8 +3,8 @@ import { readDateColumn, type PreviewDate } from '@yarin/core';
 import { computed } from 'vue';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import { dateStyle, momentWords } from '../../shared/dates/readersDates.js';
+import { usePlanStore } from '../state/planStore.js';
+import { dateStyle, momentWords } from '../../shared/readersDates.js';
 
 /** A pasted column of dates, row by row beside the dates that it would set. */
 const { dates, column } = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { type PlanSourceView, type PlanPolicy } from '@yarin/core';
 import { computed, ref } from 'vue';
-import { usePlanStore } from '../planStore.js';
-import { ruleWords, weekdayMapWords, withNarrow } from '../planWords.js';
+import { usePlanStore } from '../state/planStore.js';
+import { ruleWords, weekdayMapWords, withNarrow } from '../state/planWords.js';
 import { examplesOf } from './classDays.js';
 import NarrowRules from './NarrowRules.vue';
 import SheetPanel from './SheetPanel.vue';

@@ -11,8 +11,8 @@ import {
 } from '@yarin/core';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import { RULE_WORDS, weekdayMapWords, withNarrow } from '../planWords.js';
+import { usePlanStore } from '../state/planStore.js';
+import { RULE_WORDS, weekdayMapWords, withNarrow } from '../state/planWords.js';
 import ClassDayMaps from './ClassDayMaps.vue';
 import { changeWords, dayLines } from './classDays.js';
 import { classDaysFor, mapsInForce } from './sectionMaps.js';

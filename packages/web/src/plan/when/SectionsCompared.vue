@@ -3,9 +3,9 @@ import { ROLE_WORDS, type PlanSection } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { useRowWindow } from '../../shared/useRowWindow.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import { useSections } from './useSections.js';
-import { momentWords, patternWords } from '../../shared/dates/readersDates.js';
+import { momentWords, patternWords } from '../../shared/readersDates.js';
 
 /** One plan, several sections: every date in each of them, side by side. */
 const plan = usePlanStore();

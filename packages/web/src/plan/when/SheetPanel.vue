@@ -5,8 +5,8 @@ import { dateFile, readSheet, type DateSheetView } from '../../shared/api/plans.
 import { sentenceOf } from '../../shared/api/client.js';
 import LongList from '../../shared/LongList.vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import { asRead, dateStyle, momentWords } from '../../shared/dates/readersDates.js';
+import { usePlanStore } from '../state/planStore.js';
+import { asRead, dateStyle, momentWords } from '../../shared/readersDates.js';
 
 /** Dates out into a spreadsheet or a calendar, and back in; only what was changed there is set by hand. */
 const plan = usePlanStore();

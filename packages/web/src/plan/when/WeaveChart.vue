@@ -9,7 +9,7 @@ import WeaveStrip from './WeaveStrip.vue';
 import { LABELS, MARGIN, SECTION_DASHES, STRIP } from './weaveMeasures.js';
 import { useResizeWatch } from '../../shared/useResizeWatch.js';
 import type { Weave, WeaveStrand } from './weaveGeometry.js';
-import { dayWords } from '../../shared/dates/readersDates.js';
+import { dayWords } from '../../shared/readersDates.js';
 
 const { weave, oldName, newName, oldDays, newDays, week, movable, wordsFor } = defineProps<{
   weave: Weave;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sectionsIn } from '@yarin/core';
 import { computed } from 'vue';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import { SECTION_DASHES } from './weaveMeasures.js';
 
 /** What is looked at: the dates of one source, of one section of a shared shell, or all parallel sections side by side. */

@@ -2,7 +2,7 @@
 import { isWork, WAYS, type Kind, type PreviewDate, type WorkSet } from '@yarin/core';
 import { computed, reactive, ref } from 'vue';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 import { hasTimeLimit, isHandedIn } from './workWords.js';
 
 /** Points, category, attempts, time limit and ways of handing in, for all works among what is chosen. */

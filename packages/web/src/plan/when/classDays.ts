@@ -8,7 +8,7 @@ import {
   type Terms,
   type WeekdayMap,
 } from '@yarin/core';
-import { timeWords } from '../../shared/dates/readersDates.js';
+import { timeWords } from '../../shared/readersDates.js';
 
 /** One old weekday, how many dates stand on it, and what it becomes. */
 export interface DayLine {

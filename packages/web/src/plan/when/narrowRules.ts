@@ -1,6 +1,6 @@
 import { groupBy, KIND_WORDS, type Kind, type NarrowPolicy, type PlanPolicy } from '@yarin/core';
-import { RULE_WORDS } from '../planWords.js';
-import type { Reach } from '../usePlanDates.js';
+import { RULE_WORDS } from '../state/planWords.js';
+import type { Reach } from '../state/usePlanDates.js';
 
 /** Things, a kind or a unit whose dates go by a rule of their own. */
 export interface NarrowRule {

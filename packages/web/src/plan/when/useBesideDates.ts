@@ -1,7 +1,7 @@
 import type { PreviewDate } from '@yarin/core';
 import { computed, type ComputedRef, type Ref } from 'vue';
-import { momentWords } from '../../shared/dates/readersDates.js';
-import { usePlanStore } from '../planStore.js';
+import { momentWords } from '../../shared/readersDates.js';
+import { usePlanStore } from '../state/planStore.js';
 import { workOf, workWords } from './workWords.js';
 
 interface Looked {

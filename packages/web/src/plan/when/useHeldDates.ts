@@ -1,10 +1,10 @@
 import { parseDay, weekStartOf, type Day, type PreviewDate } from '@yarin/core';
 import type { ComputedRef } from 'vue';
 import { along, fallingOf, type Moves } from '../../shared/dates/bulkMoves.js';
-import { asRead } from '../../shared/dates/readersDates.js';
+import { asRead } from '../../shared/readersDates.js';
 import { termSheet, type TermSheet } from '../../shared/dates/termSheet.js';
 import { count } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 
 /** Ends of a strand held over a day; with what is chosen, when that goes along. */
 export type Held = readonly [ids: readonly string[], day: string, withChosen: boolean];

@@ -4,8 +4,8 @@ import { sentenceOf } from '../../shared/api/client.js';
 import { fetchSections, followInSections } from '../../shared/api/plans.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { count, courseCode } from '../../shared/words.js';
-import { usePlanStore } from '../planStore.js';
-import { useRunStore } from '../runStore.js';
+import { usePlanStore } from '../state/planStore.js';
+import { useRunStore } from '../state/runStore.js';
 
 /** Parallel sections beside each other: what each would get, following this plan, and bringing into all of them. */
 export function useSections() {

@@ -1,7 +1,7 @@
 import { isDoubtful, parseDay, standingDates, type PlanSourceView, type PreviewDate } from '@yarin/core';
 import { computed, shallowRef, watch, type Ref } from 'vue';
 import { useSelection } from '../../shared/dates/useSelection.js';
-import { usePlanStore } from '../planStore.js';
+import { usePlanStore } from '../state/planStore.js';
 
 /** What is looked at of the dates. */
 interface Look {

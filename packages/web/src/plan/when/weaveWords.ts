@@ -1,5 +1,5 @@
 import { weekdayWords, type Meeting } from '@yarin/core';
-import { dayWords, patternWords } from '../../shared/dates/readersDates.js';
+import { dayWords, patternWords } from '../../shared/readersDates.js';
 import type { WeekBox } from './weaveGeometry.js';
 
 const MOST_LETTERS = 'Mon Wed 9:00 am'.length;

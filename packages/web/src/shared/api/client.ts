@@ -1,5 +1,5 @@
 import type { ProblemDetails } from '@yarin/core';
-import { asRead } from '../dates/readersDates.js';
+import { asRead } from '../readersDates.js';
 
 /** A refusal of the server, with its sentence and places. */
 export class ApiProblem extends Error {

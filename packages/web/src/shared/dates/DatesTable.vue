@@ -6,7 +6,7 @@ import type { Time } from './termSheet.js';
 import { faceOf, whyWords } from './dateFaces.js';
 import { useRowWindow } from '../useRowWindow.js';
 import { useTableHands } from './useTableHands.js';
-import { momentWords } from './readersDates.js';
+import { momentWords } from '../readersDates.js';
 
 const {
   dates,

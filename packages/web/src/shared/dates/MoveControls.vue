@@ -3,7 +3,7 @@ import { parseDay, weekdayWord, type PreviewDate } from '@yarin/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { count } from '../words.js';
 import { byDays, fallingOf, toDay, toNextClass, toTyped, toWeekday, type Falling, type Moves } from './bulkMoves.js';
-import { asRead, dateStyle, dayWords } from './readersDates.js';
+import { asRead, dateStyle, dayWords } from '../readersDates.js';
 import type { Load, Time } from './termSheet.js';
 import TypedDate from './TypedDate.vue';
 

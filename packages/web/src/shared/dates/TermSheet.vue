@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDay, weekdayWord, type Day } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { dayWords } from './readersDates.js';
+import { dayWords } from '../readersDates.js';
 import { dayByKey, weekdaysFrom, type TermSheet } from './termSheet.js';
 
 /** A term to pick a day from: weeks numbered as in the strips, class days ticked, closed days hatched, graded work as dots. */

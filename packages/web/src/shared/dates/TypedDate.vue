@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDay, parseDay, readTypedDate, type Day } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
-import { dateStyle, dayWordsWithYear, momentWords } from './readersDates.js';
+import { dateStyle, dayWordsWithYear, momentWords } from '../readersDates.js';
 import TermSheet from './TermSheet.vue';
 import { termSheet, type Load, type SheetChoices, type Time } from './termSheet.js';
 import { useBesideField } from './useBesideField.js';

@@ -1,5 +1,5 @@
 import { FLAG_WORDS, type Flag, type PreviewDate } from '@yarin/core';
-import { explain } from './readersDates.js';
+import { explain } from '../readersDates.js';
 
 /** How a date looks in a table; what stays where it stands is quiet. */
 export function faceOf({ id, rule, from, to }: PreviewDate, doubtful: ReadonlySet<string>): string {

@@ -1,0 +1,22 @@
+/** What an earlier run left: which item of the shell came from which item of which course, and what both said then. */
+export interface LineageEntry {
+  readonly item: string;
+  readonly sourceCourse: string;
+  readonly sourceItem: string;
+  readonly sourceHash: string;
+  readonly landedHash: string;
+  /** The version that the shell's item had when it landed, where versions are kept. */
+  readonly landedVersion?: number;
+}
+
+/** How an item of the source stands to the shell. */
+export type Match =
+  | { readonly verb: 'add' }
+  | { readonly verb: 'join' | 'same' | 'update' | 'keep' | 'ask'; readonly to: string }
+  | { readonly verb: 'keep'; readonly to: null };
+
+export interface Matches {
+  readonly byItem: ReadonlyMap<string, Match>;
+  /** Entries whose item no longer is in the source. */
+  readonly gone: readonly LineageEntry[];
+}

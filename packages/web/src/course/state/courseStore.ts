@@ -1,0 +1,121 @@
+import type { CourseEdit, CourseView, Deed, ItemView, Kind, Mark, SnapshotItem } from '@yarin/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import * as api from '../../shared/api/courses.js';
+import { sentenceOf } from '../../shared/api/client.js';
+import { useAnnouncer } from '../../shared/announcer.js';
+import { keyboardMove, type Place } from './moves.js';
+
+/** One course on the screen, and everything that can be done to it there. */
+export const useCourseStore = defineStore('course', () => {
+  const view = shallowRef<CourseView | null>(null);
+  const opened = shallowRef<ItemView | null>(null);
+  const failure = ref('');
+  /** Why the last act was refused. */
+  const trouble = ref('');
+  const itemFailure = ref('');
+  const { announce } = useAnnouncer();
+  let courseId = '';
+  let itemKey = '';
+
+  const itemsById = computed(() => new Map((view.value?.items ?? []).map((item) => [item.id, item])));
+  const mayChange = computed(() => view.value?.rights.change.may === true);
+
+  async function load(id: string): Promise<void> {
+    if (id !== courseId) view.value = null;
+    courseId = id;
+    failure.value = '';
+    try {
+      const found = await api.fetchCourse(id);
+      if (id === courseId) view.value = found;
+    } catch (error) {
+      if (id === courseId) failure.value = sentenceOf(error);
+    }
+  }
+
+  async function open(key: string): Promise<void> {
+    itemKey = key;
+    itemFailure.value = '';
+    if (key === '') {
+      opened.value = null;
+      return;
+    }
+    try {
+      const item = await api.fetchItem(courseId, key);
+      if (key === itemKey) opened.value = item;
+    } catch (error) {
+      if (key !== itemKey) return;
+      opened.value = null;
+      itemFailure.value = sentenceOf(error);
+    }
+  }
+
+  /** Does something to the course, says it, and reads the course anew; a refusal is shown and nothing is lost. */
+  async function act<Answer>(doIt: () => Promise<Answer>, said: string): Promise<Answer | undefined> {
+    trouble.value = '';
+    try {
+      const answer = await doIt();
+      await load(courseId);
+      announce(said);
+      return answer;
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+      return undefined;
+    }
+  }
+
+  const titleOf = (key: string): string => itemsById.value.get(key)?.title ?? 'It';
+
+  return {
+    view,
+    opened,
+    failure,
+    trouble,
+    itemFailure,
+    itemsById,
+    mayChange,
+    load,
+    open,
+    reload: (): Promise<void> => load(courseId),
+    itemsOf: (kind: Kind): SnapshotItem[] => (view.value?.items ?? []).filter((item) => item.kind === kind),
+    add: (kind: Kind, title: string, parent: string | null) =>
+      act(() => api.addItem(courseId, { kind, title, parent }), `${title} added as a draft.`),
+    addFile: (file: File) => act(() => api.addFile(courseId, file), `${file.name} added.`),
+    duplicate: (key: string) => act(() => api.duplicateItem(courseId, key), `${titleOf(key)} copied, as a draft.`),
+    place: (key: string, place: Place) => act(() => api.placeItem(courseId, key, place), `${titleOf(key)} moved.`),
+    async moveByKey(key: string, way: 'up' | 'down' | 'in' | 'out'): Promise<void> {
+      const place = keyboardMove(view.value?.items ?? [], key, way);
+      if (place !== undefined) await act(() => api.placeItem(courseId, key, place), `${titleOf(key)} moved.`);
+    },
+    /** Returns whether it went. */
+    remove: (key: string): Promise<true | undefined> =>
+      act(
+        () => api.removeItem(courseId, key).then(() => true as const),
+        `${titleOf(key)} removed; it can be put back.`,
+      ),
+    /** Takes back what somebody did here, or does again what was taken back. */
+    async takeDeedBack({ id, what, canBe }: Deed): Promise<void> {
+      const said = canBe === 'doneAgain' ? 'Done again.' : `Taken back: ${what}.`;
+      await act(() => api.takeDeedBack(courseId, id), said);
+      if (itemKey !== '') await open(itemKey);
+    },
+    putBack: (key: string) => act(() => api.putBackItem(courseId, key), 'Put back.'),
+    async mark(key: string, mark: Mark['mark'] | null, note: string | null): Promise<void> {
+      await act(() => api.markItem(courseId, key, mark, note), 'Noted for next time.');
+      if (key === itemKey) await open(key);
+    },
+    edit: (changes: CourseEdit) => act(() => api.editCourse(courseId, changes), 'Saved.'),
+    archive: (archived: boolean) =>
+      act(() => api.archiveCourse(courseId, archived), archived ? 'Archived.' : 'Back from the archive.'),
+    /** Saves single attributes of an item from one of the tables. */
+    async setDetails(key: string, details: Record<string, unknown>): Promise<void> {
+      await act(
+        async () => {
+          const { version } = await api.fetchItem(courseId, key);
+          return api.saveItem(courseId, key, version, { details });
+        },
+        `${titleOf(key)} saved.`,
+      );
+    },
+  };
+});

@@ -1,0 +1,260 @@
+import {
+  applyDecisionChanges,
+  type BringOutcome,
+  type Choices,
+  type Decisions,
+  type DoubtCause,
+  type PlanLine,
+  type PlanView,
+  type PlanDecided,
+  type PlanIndex,
+  type Preview,
+  type Review,
+  type Settlement,
+} from '@yarin/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { isConflict, sentenceOf } from '../../shared/api/client.js';
+import { changeSources, fetchPlan, seePlan } from '../../shared/api/plans.js';
+import { useAnnouncer } from '../../shared/announcer.js';
+import { count } from '../../shared/words.js';
+import { useWorkedPlan } from '../preview/useWorkedPlan.js';
+import { useRunStore } from './runStore.js';
+import type { OverlapInForce } from './useOverlaps.js';
+import { usePlanDates } from './usePlanDates.js';
+import { usePlanSources } from './usePlanSources.js';
+import { NOTHING_DECIDED, useSaving } from './useSaving.js';
+import { useStanding } from './useStanding.js';
+import { useTakeBack } from './useTakeBack.js';
+import { useUndo } from '../../shared/useUndo.js';
+
+/** One plan: what the server knows of it, what the person decides, and the preview that follows at once. */
+export const usePlanStore = defineStore('plan', () => {
+  const view = shallowRef<PlanView | null>(null);
+  const decisions = shallowRef<Decisions>(NOTHING_DECIDED);
+  const failure = ref('');
+  const trouble = ref('');
+  const runs = useRunStore();
+  const { announce } = useAnnouncer();
+  const undoing = useUndo<Decisions>();
+  const saver = useSaving({
+    decisions,
+    trouble,
+    takeIn(loaded, theirs) {
+      view.value = loaded;
+      undoing.through((state) => applyDecisionChanges(state, theirs));
+    },
+  });
+  /** Doubts that settling the last ones opened. */
+  const opened = shallowRef<readonly string[]>([]);
+
+  const from = usePlanSources(view, decisions);
+  const { sources, policies, policy } = from;
+  const decided = computed<PlanDecided>(() => ({
+    decisions: decisions.value,
+    policy: policy.value,
+    policies: policies.value,
+    ...(view.value === null ? {} : { now: view.value.now }),
+  }));
+  const { worked, index, effectOf } = useWorkedPlan(from.ground, decided);
+  /** The last that could be worked out: a decision that can't be leaves it standing. */
+  let lastWorked: { readonly of: PlanIndex | null; readonly value: Preview & Review } | undefined;
+  const preview = computed<(Preview & Review) | null>(() => {
+    if (worked.value?.ok) lastWorked = { of: index.value, value: worked.value.value };
+    return index.value !== null && lastWorked?.of === index.value ? lastWorked.value : null;
+  });
+  const problem = computed(() => (worked.value?.ok === false ? worked.value.problems[0]!.message : ''));
+
+  const lastRun = computed(() => view.value?.runs[0] ?? null);
+  /** What was brought still stands, and nothing is left to bring. */
+  const isDone = computed(
+    () => lastRun.value !== null && lastRun.value.undoneAt === null && preview.value?.toWrite === 0,
+  );
+  const totals = computed(() => {
+    const counts = Object.values(preview.value?.counts ?? {});
+    return {
+      of: counts.reduce((sum, { source }) => sum + source, 0),
+      come: counts.reduce((sum, { bring }) => sum + bring, 0),
+    };
+  });
+
+  async function load(id: string): Promise<void> {
+    failure.value = '';
+    // What was decided last is not overtaken by what was there before it.
+    if (view.value?.id === id) await saver.flush();
+    else {
+      view.value = null;
+      standing.movedFrom.value = null;
+      taking.changedSince.value = [];
+    }
+    try {
+      const loaded = await fetchPlan(id);
+      if (JSON.stringify(loaded.decisions) !== JSON.stringify(decisions.value)) undoing.forget();
+      view.value = loaded;
+      saver.begin(loaded);
+    } catch (error) {
+      failure.value = sentenceOf(error);
+    }
+  }
+
+  /** @param what  what was done, as it is said where it can be undone: “leave Quiz 3” */
+  function decide(change: Partial<Decisions>, what: string): void {
+    if (view.value?.right.may !== true) return;
+    undoing.note(decisions.value, what);
+    apply({ ...decisions.value, ...change });
+  }
+
+  function apply(next: Decisions): void {
+    trouble.value = '';
+    opened.value = [];
+    decisions.value = next;
+    saver.saveSoon(view.value!.id);
+    announce(`${totals.value.come} of ${totals.value.of} come, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
+  }
+
+  function undo(): void {
+    const before = undoing.undo(decisions.value);
+    if (before === undefined) return;
+    apply(before.state);
+    announce(`Undone: ${before.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  }
+
+  function redo(): void {
+    const after = undoing.redo(decisions.value);
+    if (after === undefined) return;
+    apply(after.state);
+    announce(`Done again: ${after.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  }
+
+  const choose = (choices: Choices, what: string): void =>
+    decide({ choices: { ...decisions.value.choices, ...choices } }, what);
+
+  const placeOf = computed(() => new Map(from.source.value.items.map(({ id }, at) => [id, at])));
+
+  const dating = usePlanDates({
+    decisions,
+    decide,
+    policies,
+    first: () => sources.value[0]!.source.course.id,
+    courseOf: (item) => from.originOf(item).course,
+    unitOf: (item) => from.source.value.items[placeOf.value.get(item) ?? -1]?.parent,
+  });
+
+  const taking = useTakeBack({ view, lastRun, trouble, reload: () => load(view.value!.id) });
+  const standing = useStanding({ view, trouble, reload: () => load(view.value!.id) });
+  /** Settles all doubts of a cause: what was brought already is moved in the new course. */
+  const settleBy = (cause: DoubtCause, settlement: Settlement): void => {
+    const before = new Set(preview.value?.causes.map(({ key }) => key));
+    if (cause.stands === true) void standing.moveStanding(settlement.dates);
+    else {
+      dating.setByHand(settlement.dates, settlement.words);
+      opened.value = preview.value?.causes.filter(({ key }) => !before.has(key)).map(({ sentence }) => sentence) ?? [];
+    }
+  };
+
+  /** Says from which courses the plan brings, the one that goes before the others first. */
+  async function bringFrom(ids: readonly string[]): Promise<void> {
+    const plan = view.value;
+    if (plan === null) return;
+    trouble.value = '';
+    if (!(await saver.flush())) return;
+    try {
+      await changeSources(plan.id, saver.version(), ids);
+      await load(plan.id);
+      announce(`${count(ids.length, 'course')} to bring from. ${totals.value.come} of ${totals.value.of} come.`);
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
+  }
+
+  /** Brings what the plan says; the outcome, or `null` when it failed and nothing was written. */
+  async function bring(): Promise<BringOutcome | null> {
+    const plan = view.value;
+    if (plan === null || runs.job !== null) return null;
+    trouble.value = '';
+    if (!(await saver.flush())) return null;
+    const { code, number, section } = plan.shell.course;
+    try {
+      const state = await runs.bring(plan.id, `${code} ${number} into ${section}`, {
+        version: saver.version(),
+        stands: plan.stands,
+      });
+      await load(plan.id);
+      if (state.is === 'failed') {
+        trouble.value = state.problem.detail;
+        return null;
+      }
+      if (state.is === 'running') return null;
+      const { shell } = plan;
+      announce(
+        `Done: ${lastRun.value?.counts.things ?? 0} things of ${plan.sources[0]!.source.course.term} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
+      );
+      return state.outcome;
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+      if (isConflict(error)) await load(plan.id);
+      return null;
+    }
+  }
+
+  /** Notes that what changed under the plan was seen. */
+  async function see(): Promise<void> {
+    const plan = view.value;
+    if (plan === null) return;
+    try {
+      await seePlan(plan.id);
+      view.value = { ...plan, calendarChange: null };
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
+  }
+
+  /** What happens to a thing of the old course. Lines of the source come first, in its order. */
+  const lineOf = (id: string): PlanLine | undefined => {
+    const at = placeOf.value.get(id);
+    return at === undefined ? undefined : preview.value?.lines[at];
+  };
+  /** Takes things that stand in several sources from one of them. */
+  function takeFrom(things: readonly OverlapInForce[], course: string): void {
+    const taken = Object.fromEntries(things.map(({ overlap }) => [overlap[0]!.item, course]));
+    choose(
+      { sources: { ...decisions.value.choices.sources, ...taken } },
+      `take ${count(things.length, 'thing')} from ${from.nameOf(course)}`,
+    );
+  }
+
+  return {
+    view,
+    decisions,
+    ...from,
+    lineOf,
+    takeFrom,
+    preview,
+    decided,
+    effectOf,
+    problem,
+    failure,
+    trouble,
+    saving: saver.saving,
+    lastRun,
+    isDone,
+    totals,
+    load,
+    flush: saver.flush,
+    choose,
+    decide,
+    ...dating,
+    settleBy,
+    opened,
+    movedFrom: standing.movedFrom,
+    putBackStanding: standing.putBackStanding,
+    bringFrom,
+    see,
+    undo,
+    redo,
+    undoable: undoing.undoable,
+    redoable: undoing.redoable,
+    bring,
+    ...taking,
+  };
+});

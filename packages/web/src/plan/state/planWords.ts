@@ -1,0 +1,177 @@
+import {
+  FINDING_WORDS,
+  firstFew,
+  LEARNER_SORTS,
+  planMapWords,
+  type FindingName,
+  type LearnerCounts,
+  type PlanPolicy,
+  type Preview,
+  type Snapshot,
+  type SnapshotItem,
+  type Why,
+} from '@yarin/core';
+import { count, LEARNER_WORDS } from '../../shared/words.js';
+
+/** A group of things with the same fate, for one line of the plan. */
+export interface FateLine {
+  readonly key: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly number: string;
+  readonly knot: string;
+}
+
+const titles = (items: readonly SnapshotItem[]): string => firstFew(items.map(({ title }) => title));
+
+/** What stays behind, by the finding that decides; what keeps its place; what a person left; what the source has no more. */
+export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): FateLine[] {
+  const items = new Map(source.items.map((item) => [item.id, item]));
+  const left = new Map<string, SnapshotItem[]>();
+  const places: SnapshotItem[] = [];
+  const byHand: SnapshotItem[] = [];
+  const needed: SnapshotItem[] = [];
+  for (const line of preview.lines) {
+    const item = line.item === null ? undefined : items.get(line.item);
+    if (item === undefined) continue;
+    const [why] = line.why;
+    if (line.place) places.push(item);
+    else if (line.verb === 'leave' && why?.finding !== undefined)
+      left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
+    else if (line.verb === 'leave') byHand.push(item);
+    else if (why?.reason === 'neededBy' || why?.reason === 'parentOf') needed.push(item);
+  }
+  const ofKind = (kind: string): number => source.items.filter((item) => item.kind === kind).length;
+  const inOrder = Object.keys(FINDING_WORDS);
+  const lines: FateLine[] = [...left]
+    .sort(([a], [b]) => inOrder.indexOf(a) - inOrder.indexOf(b))
+    .map(([finding, group]) => ({
+      key: finding,
+      title: `Stays behind: ${FINDING_WORDS[finding as FindingName]}`,
+      detail: titles(group),
+      number:
+        finding === 'lastTermsAnnouncement' ? `${group.length} of ${ofKind('announcement')}` : String(group.length),
+      knot: 'what',
+    }));
+  if (places.length > 0)
+    lines.push({
+      key: 'places',
+      title: 'Keeps its place: held by last term’s outside course',
+      detail: `${titles(places)}: ${places.reduce((sum, { points = 0 }) => sum + points, 0)} points stay in the weights until you link them anew`,
+      number: String(places.length),
+      knot: 'left-over',
+    });
+  if (byHand.length > 0)
+    lines.push({
+      key: 'byHand',
+      title: 'Left by you',
+      detail: titles(byHand),
+      number: String(byHand.length),
+      knot: 'what',
+    });
+  if (needed.length > 0)
+    lines.push({
+      key: 'needed',
+      title: 'Comes along: needed by what you bring',
+      detail: titles(needed),
+      number: String(needed.length),
+      knot: 'what',
+    });
+  const standing = new Map(shell.items.map((item) => [item.id, item]));
+  for (const isOut of [false, true]) {
+    const gone = preview.lines
+      .filter(({ verb, takenOut }) => verb === 'gone' && (takenOut === true) === isOut)
+      .flatMap(({ to }) => standing.get(to!) ?? []);
+    if (gone.length > 0)
+      lines.push({
+        key: `gone ${isOut}`,
+        title: `No longer in the old course: ${isOut ? 'taken out here too' : 'stays here'}`,
+        detail: titles(gone),
+        number: String(gone.length),
+        knot: 'what',
+      });
+  }
+  return lines;
+}
+
+export const summedLearners = (counts: readonly LearnerCounts[]): LearnerCounts =>
+  Object.fromEntries(LEARNER_SORTS.map((sort) => [sort, counts.reduce((sum, each) => sum + each[sort], 0)])) as Record<
+    keyof LearnerCounts,
+    number
+  >;
+
+/** “0 of 24 people, 0 of 552 pieces of handed-in work …”: what never comes, with the zeros. */
+export function zerosWords(learners: LearnerCounts): string {
+  return LEARNER_SORTS.map((sort) => {
+    const [, many] = LEARNER_WORDS[sort];
+    return learners[sort] > 0 ? `0 of ${learners[sort]} ${many}` : `0 ${many}`;
+  }).join(', ');
+}
+
+export const RULE_WORDS: Readonly<Record<NonNullable<PlanPolicy['rule']>, string>> = {
+  week: 'the same teaching week',
+  meeting: 'the same class meeting',
+  nearest: 'the nearest such weekday',
+  offset: 'the same distance from the first day',
+  stretch: 'the same share of the term',
+  clear: 'no date',
+  keep: 'where they were',
+};
+
+/** A policy for all the rest, with the rules that single things, kinds and units have under another one. */
+export const withNarrow = (next: PlanPolicy, { byItem, byKind, byUnit }: PlanPolicy): PlanPolicy => ({
+  ...next,
+  ...(byItem && { byItem }),
+  ...(byKind && { byKind }),
+  ...(byUnit && { byUnit }),
+});
+
+export const ruleWords = ({ rule = 'week' }: PlanPolicy): string => RULE_WORDS[rule];
+
+export const weekdayMapWords = (policy: PlanPolicy): string => planMapWords(policy) || 'same weekday';
+
+/** The things of the shell in words: “Five stock things of the new shell are taken up, three stay as they are.” */
+export function shellWords({ lines }: Preview): string {
+  const joined = lines.filter(({ verb }) => verb === 'join').length;
+  const here = lines.filter(({ verb }) => verb === 'here').length;
+  if (joined + here === 0) return 'The new shell is empty.';
+  const taken =
+    joined > 0 ? `${count(joined, 'stock thing')} of the new shell ${joined === 1 ? 'is' : 'are'} taken up` : '';
+  const stay =
+    here > 0
+      ? `${here}${taken === '' ? ` ${here === 1 ? 'thing' : 'things'} of the new shell` : ''} ${here === 1 ? 'stays as it is' : 'stay as they are'}`
+      : '';
+  return `${[taken, stay].filter((part) => part !== '').join(', ')}.`;
+}
+
+/** Why a thing comes, up to what was chosen: “comes with Reading a river ← in unit 3, which you chose”. */
+export function chainWords(why: readonly Why[], titleOf: (id: string) => string): string {
+  return why
+    .flatMap(({ reason, item }, at): string[] => {
+      const title = item === undefined ? '' : titleOf(item);
+      switch (reason) {
+        case 'neededBy':
+          return [at === 0 ? `comes with ${title}` : title];
+        case 'parentOf':
+          return [at === 0 ? `the heading of ${title}` : title];
+        case 'unit':
+          return [`in ${title}, which you chose`];
+        case 'item':
+          return ['which you chose'];
+        case 'kind':
+          return ['of a kind that you chose'];
+        case 'ends':
+          return ['comes, since all that it reads and guards does'];
+        case 'endMissing':
+          return [`stays, since ${title} does`];
+        case 'standsThere':
+          return ['stays, since the shell has it'];
+        case 'all':
+        case 'mark':
+        case 'finding':
+        case 'keepsPlace':
+          return [];
+      }
+    })
+    .join(' ← ');
+}

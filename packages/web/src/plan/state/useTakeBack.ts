@@ -1,0 +1,63 @@
+import type { Deed, PlanView, RunView } from '@yarin/core';
+import { ref, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import { useAnnouncer } from '../../shared/announcer.js';
+import { ApiProblem, sentenceOf } from '../../shared/api/client.js';
+import { takeDeedBack } from '../../shared/api/courses.js';
+import { takeBackRun, type PartOfRun } from '../../shared/api/plans.js';
+import { count } from '../../shared/words.js';
+
+interface Taking {
+  readonly view: Readonly<ShallowRef<PlanView | null>>;
+  readonly lastRun: ComputedRef<RunView | null>;
+  readonly trouble: Ref<string>;
+  readonly reload: () => Promise<void>;
+}
+
+/** Titles of what was changed since a run, when that is why it was not taken back. */
+export const changedIn = (error: unknown): string[] =>
+  error instanceof ApiProblem
+    ? (error.details.problems ?? []).flatMap(({ code, message }) => (code === 'changedSince' ? [message] : []))
+    : [];
+
+/** Takes the last run back, whole or in part, asks what becomes of things that somebody changed since, and does again. */
+export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
+  const { announce } = useAnnouncer();
+  const changedSince = ref<readonly string[]>([]);
+  /** What was asked about: the part of the run, all of it when nothing is named. */
+  const asked = ref<PartOfRun>();
+
+  async function takeBack(part?: PartOfRun, changed?: 'stay' | 'go'): Promise<void> {
+    if (view.value === null || lastRun.value === null) return;
+    trouble.value = '';
+    changedSince.value = [];
+    asked.value = part;
+    try {
+      const { things } = await takeBackRun(lastRun.value.id, changed, part);
+      const stay =
+        changed === 'stay' ? 'What was changed since stays.' : part === undefined ? 'The shell is as it was.' : '';
+      announce(
+        part?.dates === true
+          ? `The dates of ${count(things, 'thing')} taken back.`
+          : `${count(things, 'thing')} taken back. ${stay}`,
+      );
+      await reload();
+    } catch (error) {
+      changedSince.value = changedIn(error);
+      if (changedSince.value.length === 0) trouble.value = sentenceOf(error);
+    }
+  }
+
+  /** What was taken back comes again, as it stood then. */
+  async function doAgain({ id }: Deed): Promise<void> {
+    if (view.value === null) return;
+    trouble.value = '';
+    try {
+      await takeDeedBack(view.value.shell.course.id, id);
+      announce('Done again, as it stood.');
+      await reload();
+    } catch (error) {
+      trouble.value = sentenceOf(error);
+    }
+  }
+  return { takeBack, takeRestBack: (changed: 'stay' | 'go') => takeBack(asked.value, changed), changedSince, doAgain };
+}
