@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import fc from 'fast-check';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import type { CourseView, Deed, ItemView, PlanView } from '@yarin/core';
 import { openForWriting } from '../src/database/driver.js';
@@ -244,6 +245,59 @@ describe('what was done to a course', () => {
     }
     const { earlier } = await item(stays);
     expect(earlier.slice(0, 3).map(({ title }) => title)).toEqual(['One', 'Two', 'One']);
+  });
+
+  it('is as it was when everything is taken back, the last first, whatever was done in whatever order', async () => {
+    const acts = [
+      (at: number) => edit(choose(at), { title: `Title ${at}`, points: at % 40 }),
+      (at: number) => edit(choose(at), { body: `<p>Text ${at}.</p>`, details: { attempts: at % 9 } }),
+      (at: number) =>
+        ines.post(`/api/courses/${SHELL}/items`).send({ kind: 'page', title: `Own ${at}`, parent: unit(at) }),
+      (at: number) => ines.post(`/api/courses/${SHELL}/items/${choose(at)}/duplicate`),
+      (at: number) =>
+        ines.put(`/api/courses/${SHELL}/items/${choose(at)}/place`).send({ parent: unit(at), before: null }),
+      (at: number) => ines.delete(`/api/courses/${SHELL}/items/${choose(at)}`),
+      (at: number) => ines.patch(`/api/courses/${SHELL}`).send({ room: `Haskell ${at}`, openToLearners: at % 2 === 0 }),
+      async (at: number) => {
+        const { summary, items } = await viewOf(ines, SHELL);
+        const dated = items.flatMap(({ moments = [] }) => moments.filter(({ role }) => role === 'due'));
+        const { id } = dated[at % dated.length]!;
+        await ines
+          .put(`/api/courses/${SHELL}/moments`)
+          .send({ version: summary.version, moves: { [id]: '2027-04-30T23:59' } });
+      },
+      (at: number) => ines.post(`/api/runs/${runId}/takeBack`).send({ part: { keys: [choose(at)] }, changed: 'go' }),
+      () => ines.post(`/api/runs/${runId}/takeBack`).send({ part: { dates: true }, changed: 'go' }),
+      () => runPlan(ines, planId),
+    ];
+    let here: CourseView['items'] = [];
+    const choose = (at: number): string => here[at % here.length]!.id;
+    const unit = (at: number): string => {
+      const units = here.filter(({ kind }) => kind === 'unit');
+      return units[at % units.length]!.id;
+    };
+    const act = fc.tuple(fc.nat(acts.length - 1), fc.nat(9999));
+    await fc.assert(
+      fc.asyncProperty(fc.array(act, { minLength: 3, maxLength: 9 }), async (chosen) => {
+        ines = await server.as('p-marant');
+        const begun = [await dump(), await settings()];
+        const first = await lastDeed(ines, SHELL);
+        for (const [which, at] of chosen) {
+          here = (await viewOf(ines, SHELL)).items;
+          // What is refused changes nothing; an act may well be.
+          await Promise.resolve(acts[which]!(at)).catch(() => undefined);
+        }
+        const { deeds } = await viewOf(ines, SHELL);
+        for (const { id } of deeds.filter((deed) => deed.id > first.id)) {
+          const deed = (await viewOf(ines, SHELL)).deeds.find((each) => each.id === id)!;
+          if (deed.canBe === null) continue;
+          const { status, body } = await takeDeedBack(ines, SHELL, deed);
+          expect([status, deed.what, body.detail]).toEqual([200, deed.what, undefined]);
+        }
+        expect([await dump(), await settings()]).toEqual(begun);
+      }),
+      { numRuns: 8, endOnFailure: true },
+    );
   });
 
   it('is refused to who may not change the course, and for what is not in its history', async () => {

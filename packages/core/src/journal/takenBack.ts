@@ -10,6 +10,11 @@ export interface Part {
   readonly keys?: ReadonlySet<string> | undefined;
   /** Dates alone: things stay. */
   readonly dates?: boolean | undefined;
+  /**
+   * Of what is taken back whole, the things that were changed after it: only they can be broken by what goes, since without
+   * them the course stood so before. All when absent.
+   */
+  readonly since?: ReadonlySet<string> | undefined;
   /** What stays may be broken: whoever asks was told. */
   readonly breaking?: boolean | undefined;
 }
@@ -34,7 +39,7 @@ export function takenBack(
   operations: readonly Operation[],
   course: CourseState,
   stamp: Stamp,
-  { keys, dates = false, breaking = false }: Part = {},
+  { keys, dates = false, since, breaking = false }: Part = {},
 ): TakenBack {
   const going = { things: new Map(course.things), set: course.set };
   const inTheWay: InTheWay[] = [];
@@ -44,7 +49,7 @@ export function takenBack(
     const hindrance = inverse === undefined ? undefined : carryOut(going, inverse, stamp);
     if (hindrance !== undefined) inTheWay.push(hindrance);
   }
-  if (!breaking) inTheWay.push(...brokenBy(course.things, going.things));
+  if (!breaking) inTheWay.push(...brokenBy(course.things, going.things, since));
   if (inTheWay.length > 0) return { operations: [], course, inTheWay };
   const origins = new Map(operations.map(({ key, origin }) => [key, origin]));
   const things = placed(course.things, going.things);
@@ -71,13 +76,16 @@ function datesTakenBack(operation: Operation, things: ReadonlyMap<string, Snapsh
 }
 
 /** What stays and would be broken without something that goes. */
-function brokenBy(before: ReadonlyMap<string, SnapshotItem>, after: ReadonlyMap<string, SnapshotItem>): InTheWay[] {
+function brokenBy(
+  before: ReadonlyMap<string, SnapshotItem>,
+  after: ReadonlyMap<string, SnapshotItem>,
+  since: ReadonlySet<string> | undefined,
+): InTheWay[] {
   const gone = [...before.keys()].filter((key) => !after.has(key));
   if (gone.length === 0) return [];
+  const staying = [...after.values()].filter(({ id }) => before.has(id) && (since === undefined || since.has(id)));
   const needing = groupBy(
-    [...after.values()].flatMap((thing) =>
-      before.has(thing.id) ? needsOf(thing).map((need) => ({ need, by: thing.title })) : [],
-    ),
+    staying.flatMap((thing) => needsOf(thing).map((need) => ({ need, by: thing.title }))),
     ({ need }) => need,
   );
   return gone.flatMap((key) =>

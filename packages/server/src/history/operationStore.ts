@@ -95,18 +95,15 @@ export interface LaterOperation {
 /**
  * What was changed in the same course after a deed and stands, the latest first; of what was taken back whole neither it nor
  * that it was.
- *
- * @param runsAlone  what people did since is left out
  */
 export async function laterOperations(
   manager: EntityManager,
   { id, courseId }: { readonly id: number; readonly courseId: string },
-  runsAlone = false,
 ): Promise<readonly LaterOperation[]> {
   const rows = await manager.query<(StoredOperation & Omit<LaterOperation, 'operation'>)[]>(
     `SELECT deed.id AS deedId, deed.at, deed.what, deed.run_id AS runId, ${OPERATION}
        FROM deed CROSS JOIN operation ON operation.deed_id = deed.id
-      WHERE deed.course_id = ? AND deed.id > ? AND deed.undone_by IS NULL${runsAlone ? ' AND deed.run_id IS NOT NULL' : ''}
+      WHERE deed.course_id = ? AND deed.id > ? AND deed.undone_by IS NULL
         AND NOT EXISTS (SELECT 1 FROM deed AS target WHERE target.id = deed.takes_back AND target.undone_by = deed.id)
         AND operation.op NOT IN ('noted', 'aliased', 'unaliased')
       ORDER BY deed.id DESC, operation.place`,

@@ -18,15 +18,20 @@ export interface ChangedSince {
   readonly leaning: readonly (Thing & { readonly on: string })[];
 }
 
-/**
- * @param all         of the run
- * @param operations  of those the ones that are taken back
- */
+/** What is known of a run and of what came after it. */
+export interface RunSince {
+  /** All operations of the run. */
+  readonly wroteBy: readonly Operation[];
+  /** Things that were changed after it. */
+  readonly changedLater: ReadonlySet<string>;
+}
+
+/** @param operations  of the run, those that are taken back */
 export async function changedSince(
   manager: EntityManager,
   run: RunRow,
-  all: readonly Operation[],
   operations: readonly Operation[],
+  { wroteBy, changedLater }: RunSince,
 ): Promise<ChangedSince> {
   const added = addedBy(operations);
   const written = operations.filter(writes).map(({ origin, key }) => `${origin?.course} ${key}`);
@@ -48,13 +53,18 @@ export async function changedSince(
        JOIN item ON item.course_id = item_link.course_id AND item.key = item_link.from_key
       WHERE item_link.course_id = ? AND item_link.other_course IS NULL
         AND item_link.type IN (SELECT value FROM json_each(?)) AND item_link.to_key IN (SELECT value FROM json_each(?))
-        AND item_link.from_key NOT IN (SELECT value FROM json_each(?))`,
-    [run.destinationId, JSON.stringify(MUST_LINKS), JSON.stringify(added), JSON.stringify(wroteBy(all))],
+        AND item_link.from_key NOT IN (SELECT value FROM json_each(?))
+        AND (item_link.from_key IN (SELECT value FROM json_each(?))
+             OR NOT EXISTS (SELECT 1 FROM lineage WHERE lineage.course_id = item.course_id AND lineage.item_key = item.key))`,
+    [
+      run.destinationId,
+      ...[MUST_LINKS, added, writtenKeys(wroteBy), [...changedLater]].map((list) => JSON.stringify(list)),
+    ],
   );
   return { edited, within, leaning };
 }
 
-const wroteBy = (operations: readonly Operation[]): string[] =>
+const writtenKeys = (operations: readonly Operation[]): string[] =>
   operations.flatMap((each) => (writes(each) ? [each.key] : []));
 
 /** Keys of what a run added. */

@@ -4,7 +4,7 @@ import { readThings } from '../courses/courseStore.js';
 import { DeedRow } from '../database/entities/access.js';
 import { RunRow } from '../database/entities/run.js';
 import type { Doer } from '../history/deeds.js';
-import { laterOperations } from '../history/operationStore.js';
+import { laterOperations, type LaterOperation } from '../history/operationStore.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../database/command.js';
 import { addedBy, changedSince, keptWith, moveOut, toldChanged } from './changedSince.js';
@@ -46,8 +46,10 @@ export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
   const part = await partOf(manager, course, all, asked);
   const isWhole = part.keys === undefined && part.dates !== true;
   const going = all.filter(({ key }) => part.keys === undefined || part.keys.has(key));
-  await refuseUnderLaterRun(manager, deed, going);
-  const since = await changedSince(manager, run, all, going);
+  const later = await laterOperations(manager, deed);
+  refuseUnderLaterRun(later, going);
+  const changedLater = new Set(later.map(({ operation }) => operation.key));
+  const since = await changedSince(manager, run, going, { wroteBy: all, changedLater });
   const told = toldChanged(since);
   if (told.length > 0 && changed === 'ask') {
     const names = told.slice(0, MOST_NAMED).map(({ message }) => `“${message}”`);
@@ -63,7 +65,7 @@ export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
   const done = await takeBackDeed(manager, {
     deed,
     operations: gone,
-    part: { dates: part.dates, breaking: changed === 'go' },
+    part: { dates: part.dates, breaking: changed === 'go', since: isWhole ? changedLater : undefined },
     isWhole,
     isOfRun: true,
     doer,
@@ -93,12 +95,8 @@ function wordsFor({ dates }: PartAsked, title: string | undefined, things: numbe
 }
 
 /** What a later run built on is taken back after it: the inverse of a run holds for what it left. */
-async function refuseUnderLaterRun(
-  manager: EntityManager,
-  deed: DeedRow,
-  operations: readonly Operation[],
-): Promise<void> {
-  const later = await laterOperations(manager, deed, true);
+function refuseUnderLaterRun(all: readonly LaterOperation[], operations: readonly Operation[]): void {
+  const later = all.filter(({ runId }) => runId !== null);
   const inTheWay = new Set(
     conflicts(
       operations,
