@@ -85,6 +85,18 @@ describe('what was done to a course', () => {
         },
       ],
       ['settings', () => ines.patch(`/api/courses/${SHELL}`).send({ title: 'Streams', room: 'Haskell 2' })],
+      [
+        'class days and a closed day',
+        async () => {
+          const { version } = (await viewOf(ines, SHELL)).summary;
+          const closures = [{ from: '2027-02-02', to: '2027-02-02', kind: 'holiday', label: 'Field day' }];
+          const meetings = [{ weekday: 3, start: '09:00', end: '10:15' }];
+          await ines
+            .put(`/api/courses/${SHELL}/calendar`)
+            .send({ version, partId: null, additions: { closures, swaps: [] }, meetings })
+            .expect(204);
+        },
+      ],
       ['the archive', () => ines.put(`/api/courses/${SHELL}/archived`).send({ archived: true })],
     ];
     expect(summary.id).toBe(SHELL);

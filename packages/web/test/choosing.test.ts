@@ -2,12 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import type { Choices, PlanLine, SnapshotItem, Why } from '@yarin/core';
 import { chainWords } from '../src/plan/state/planWords.js';
 import { useUndo } from '../src/shared/useUndo.js';
-import { differencesOf } from '../src/plan/what/bothSides.js';
-import { choicesAfterPress, choicesAfterTurn } from '../src/plan/what/choosing.js';
-import { grouped } from '../src/plan/what/grouping.js';
-import { partWords } from '../src/plan/what/recipeWords.js';
-import { filterRows } from '../src/plan/what/filterRows.js';
-import type { BoxState, OldRow } from '../src/plan/what/spreadRows.js';
+import { differencesOf } from '../src/plan/what/turned/bothSides.js';
+import { choicesAfterPress, choicesAfterTurn } from '../src/plan/what/rows/choosing.js';
+import { grouped } from '../src/plan/what/rows/grouping.js';
+import { partWords } from '../src/plan/what/panels/recipeWords.js';
+import { filterRows } from '../src/plan/what/rows/filterRows.js';
+import type { BoxState, OldRow } from '../src/plan/what/rows/spreadRows.js';
 
 const thing = (id: string, rest: Partial<SnapshotItem> = {}): SnapshotItem => ({
   id,

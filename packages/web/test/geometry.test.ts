@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { parseDay, type Calendar, type PreviewDate } from '@yarin/core';
-import { anchorsOf, levelHeight } from '../src/plan/what/levelScroll.js';
+import { anchorsOf, levelHeight } from '../src/plan/what/rows/levelScroll.js';
 import { weaveOf } from '../src/plan/when/weaveGeometry.js';
 
 describe('pages that scroll level', () => {

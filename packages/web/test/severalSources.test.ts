@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { joinSources, snapshotOf, type Course, type CourseHead, type Item } from '@yarin/core';
-import { filterRows } from '../src/plan/what/filterRows.js';
-import { placesFrom } from '../src/plan/what/placesFrom.js';
-import { layOldPage } from '../src/plan/what/spreadRows.js';
+import { filterRows } from '../src/plan/what/rows/filterRows.js';
+import { placesFrom } from '../src/plan/what/rows/placesFrom.js';
+import { layOldPage } from '../src/plan/what/rows/spreadRows.js';
 import { sourceNames } from '../src/plan/state/sourceNames.js';
 
 const head = (id: string, rest: Partial<CourseHead> = {}): CourseHead => ({

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { findFindings, previewPlan, snapshotOf, type Course, type Item } from '@yarin/core';
-import { layOldPage, newRows, oldRows } from '../src/plan/what/spreadRows.js';
+import { layOldPage, newRows, oldRows } from '../src/plan/what/rows/spreadRows.js';
 
 const item = (kind: Item['kind'], id: string, rest: Partial<Item> = {}): Item => ({
   id,

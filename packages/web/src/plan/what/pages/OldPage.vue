@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue';
-import type { OldRow } from './spreadRows.js';
-import { useResizeWatch } from '../../shared/useResizeWatch.js';
-import { rowByKey } from '../../shared/rowByKey.js';
-import { useRowWindow } from '../../shared/useRowWindow.js';
+import type { OldRow } from '../rows/spreadRows.js';
+import { useResizeWatch } from '../../../shared/useResizeWatch.js';
+import { rowByKey } from '../../../shared/rowByKey.js';
+import { useRowWindow } from '../../../shared/useRowWindow.js';
 
 const { rows } = defineProps<{ rows: readonly OldRow[]; isNarrowed: boolean }>();
 const emit = defineEmits<{ scrolled: [top: number, height: number]; toggle: [row: OldRow]; open: [row: OldRow] }>();

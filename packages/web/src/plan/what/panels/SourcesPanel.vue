@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import FindOther from '../../pair/FindOther.vue';
-import { count, courseCode, listed, sectionWords } from '../../shared/words.js';
-import { usePlanStore } from '../state/planStore.js';
+import FindOther from '../../../pair/FindOther.vue';
+import { count, courseCode, listed, sectionWords } from '../../../shared/words.js';
+import { usePlanStore } from '../../state/planStore.js';
 
 const plan = usePlanStore();
 const ids = computed(() => plan.sources.map(({ source }) => source.course.id));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, KINDS, SETTING_WORDS, settingsPresent, type LandingState, type SettingName } from '@yarin/core';
 import { computed } from 'vue';
-import { usePlanStore } from '../state/planStore.js';
+import { usePlanStore } from '../../state/planStore.js';
 
 const plan = usePlanStore();
 const choices = computed(() => plan.decisions.choices);

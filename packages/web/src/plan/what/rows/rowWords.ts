@@ -1,5 +1,5 @@
 import { FINDING_WORDS, isOut, parseDay, type Moment, type PlanLine } from '@yarin/core';
-import { dayWords } from '../../shared/readersDates.js';
+import { dayWords } from '../../../shared/readersDates.js';
 
 /** How a strand is drawn: it comes, stays behind, keeps its place, joins what is there, or needs a decision. */
 export type StrandStyle = 'comes' | 'stays' | 'place' | 'joins' | 'needs';

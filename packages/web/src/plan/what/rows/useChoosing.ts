@@ -1,5 +1,5 @@
 import { FINDING_WORDS, type Turn, type FindingName } from '@yarin/core';
-import { usePlanStore } from '../state/planStore.js';
+import { usePlanStore } from '../../state/planStore.js';
 import { choicesAfterPress, choicesAfterTurn } from './choosing.js';
 import type { OldRow } from './spreadRows.js';
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { NewRow } from './spreadRows.js';
-import { useResizeWatch } from '../../shared/useResizeWatch.js';
-import { useRowWindow } from '../../shared/useRowWindow.js';
+import type { NewRow } from '../rows/spreadRows.js';
+import { useResizeWatch } from '../../../shared/useResizeWatch.js';
+import { useRowWindow } from '../../../shared/useRowWindow.js';
 
 const { rows } = defineProps<{ rows: readonly NewRow[]; isNarrowed: boolean; focused: number }>();
 const emit = defineEmits<{ scrolled: [top: number, height: number] }>();

@@ -2,16 +2,16 @@
 import { originKey, ROLE_WORDS, staysBehind, type ItemView, type PlanLine } from '@yarin/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import ItemBody from '../../course/item/ItemBody.vue';
-import { fetchItem } from '../../shared/api/courses.js';
-import { sentenceOf } from '../../shared/api/client.js';
-import { useKeys } from '../../shared/useKeys.js';
-import { usePlanStore } from '../state/planStore.js';
-import { chainWords } from '../state/planWords.js';
+import ItemBody from '../../../course/item/ItemBody.vue';
+import { fetchItem } from '../../../shared/api/courses.js';
+import { sentenceOf } from '../../../shared/api/client.js';
+import { useKeys } from '../../../shared/useKeys.js';
+import { usePlanStore } from '../../state/planStore.js';
+import { chainWords } from '../../state/planWords.js';
 import DecideBoth from './DecideBoth.vue';
 import NewSheet from './NewSheet.vue';
-import type { OldRow } from './spreadRows.js';
-import { momentWords } from '../../shared/readersDates.js';
+import type { OldRow } from '../rows/spreadRows.js';
+import { momentWords } from '../../../shared/readersDates.js';
 
 const { row } = defineProps<{ row: OldRow }>();
 const emit = defineEmits<{ close: []; toggle: []; open: [item: string] }>();

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Answer, ItemView, PlanLine } from '@yarin/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { usePlanStore } from '../state/planStore.js';
+import { usePlanStore } from '../../state/planStore.js';
 import { differencesOf, type AnswerField } from './bothSides.js';
-import { KEEP_ALL, TAKE_ALL, useAnswers } from './useAnswers.js';
+import { KEEP_ALL, TAKE_ALL, useAnswers } from '../panels/useAnswers.js';
 
 const { line, old, here } = defineProps<{ line: PlanLine; old: ItemView | undefined; here: ItemView | undefined }>();
 
-const RichText = defineAsyncComponent(() => import('../../course/item/RichText.vue'));
+const RichText = defineAsyncComponent(() => import('../../../course/item/RichText.vue'));
 const plan = usePlanStore();
 const { answer: decide, titleOf } = useAnswers();
 

@@ -1,7 +1,7 @@
 import { KIND_WORDS } from '@yarin/core';
 import { computed } from 'vue';
-import { count } from '../../shared/words.js';
-import { usePlanStore } from '../state/planStore.js';
+import { count } from '../../../shared/words.js';
+import { usePlanStore } from '../../state/planStore.js';
 
 /** What an earlier run brought and is no longer in the old course, and whether it is taken out of the shell too. */
 export function useGone() {

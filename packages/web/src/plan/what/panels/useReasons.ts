@@ -1,6 +1,6 @@
 import { FINDING_WORDS, staysBehind, type Finding, type FindingName, type Turn } from '@yarin/core';
 import { computed } from 'vue';
-import { usePlanStore } from '../state/planStore.js';
+import { usePlanStore } from '../../state/planStore.js';
 
 /** A finding of the course, with the things that have it. */
 export interface Reason {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { partsOf, type RecipeScope, type RecipeView } from '@yarin/core';
 import { computed, ref } from 'vue';
-import PlanLine from '../lines/PlanLine.vue';
+import PlanLine from '../../lines/PlanLine.vue';
 import { partWords } from './recipeWords.js';
 
 const { recipe, mayStandFor, department } = defineProps<{

@@ -9,9 +9,9 @@ import {
   type RecipeView,
 } from '@yarin/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import { sentenceOf } from '../../shared/api/client.js';
-import { addRecipe, fetchRecipes, letRecipeStand, removeRecipe, shareRecipe } from '../../shared/api/recipes.js';
-import { usePlanStore } from '../state/planStore.js';
+import { sentenceOf } from '../../../shared/api/client.js';
+import { addRecipe, fetchRecipes, letRecipeStand, removeRecipe, shareRecipe } from '../../../shared/api/recipes.js';
+import { usePlanStore } from '../../state/planStore.js';
 import RecipeLine from './RecipeLine.vue';
 
 const plan = usePlanStore();

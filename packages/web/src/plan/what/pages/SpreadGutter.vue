@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { StrandStyle } from './rowWords.js';
-import type { NewRow, OldRow } from './spreadRows.js';
+import type { StrandStyle } from '../rows/rowWords.js';
+import type { NewRow, OldRow } from '../rows/spreadRows.js';
 
 const ROW = 28;
 const HEAD = 40;

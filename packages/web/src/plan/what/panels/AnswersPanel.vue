@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { count } from '../../shared/words.js';
-import PlanLine from '../lines/PlanLine.vue';
+import { count } from '../../../shared/words.js';
+import PlanLine from '../../lines/PlanLine.vue';
 import { KEEP_ALL, oneByOneOf, TAKE_ALL, useAnswers, type NeedGroup } from './useAnswers.js';
 
 defineEmits<{ open: [item: string] }>();

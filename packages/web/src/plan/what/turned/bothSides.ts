@@ -1,5 +1,5 @@
 import { ROLE_WORDS, type Answer, type Moment, type SnapshotItem } from '@yarin/core';
-import { momentWords } from '../../shared/readersDates.js';
+import { momentWords } from '../../../shared/readersDates.js';
 
 export type AnswerField = keyof Answer;
 

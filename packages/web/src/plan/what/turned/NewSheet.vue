@@ -14,9 +14,9 @@ import {
   type SnapshotItem,
 } from '@yarin/core';
 import { computed } from 'vue';
-import ItemBody from '../../course/item/ItemBody.vue';
-import { usePlanStore } from '../state/planStore.js';
-import { asRead, dayWords, momentWords } from '../../shared/readersDates.js';
+import ItemBody from '../../../course/item/ItemBody.vue';
+import { usePlanStore } from '../../state/planStore.js';
+import { asRead, dayWords, momentWords } from '../../../shared/readersDates.js';
 
 /** One thing on the right: how it will be in the new course, what can be chosen about that, or why it stays behind. */
 const { item, line, view, against, isUpdate } = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { count } from '../../shared/words.js';
-import PlanLine from '../lines/PlanLine.vue';
-import { usePlanStore } from '../state/planStore.js';
+import { count } from '../../../shared/words.js';
+import PlanLine from '../../lines/PlanLine.vue';
+import { usePlanStore } from '../../state/planStore.js';
 import { useGone } from './useGone.js';
 
 const plan = usePlanStore();

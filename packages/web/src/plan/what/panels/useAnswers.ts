@@ -1,6 +1,6 @@
 import type { Answer, BringOrLeave, BrokenNeed, PlanLine } from '@yarin/core';
 import { computed } from 'vue';
-import { usePlanStore } from '../state/planStore.js';
+import { usePlanStore } from '../../state/planStore.js';
 
 type Needed = Extract<BrokenNeed, { is: 'neededButLeft' }>;
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { staysBehind } from '@yarin/core';
 import { computed } from 'vue';
-import { usePlanStore } from '../state/planStore.js';
-import { useChoosing } from './useChoosing.js';
+import { usePlanStore } from '../../state/planStore.js';
+import { useChoosing } from '../rows/useChoosing.js';
 import type { Reason } from './useReasons.js';
-import { asRead } from '../../shared/readersDates.js';
+import { asRead } from '../../../shared/readersDates.js';
 
 const { reason } = defineProps<{ reason: Reason }>();
 defineEmits<{ close: []; open: [item: string] }>();
