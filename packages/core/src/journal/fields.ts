@@ -17,11 +17,14 @@ const isEmpty = (value: unknown): boolean => Array.isArray(value) && value.lengt
 
 /** The same, where no list and an empty one are. */
 const isSameField = (one: unknown, other: unknown): boolean =>
-  isSame(isEmpty(one) ? undefined : one, isEmpty(other) ? undefined : other);
+  one === other || isSame(isEmpty(one) ? undefined : one, isEmpty(other) ? undefined : other);
 
 const fieldsOf = (...sides: readonly Fields[]): (keyof SnapshotItem)[] => [
   ...new Set(sides.flatMap((side) => Object.keys(side) as (keyof SnapshotItem)[])),
 ];
+
+const differs = (name: string, before: SnapshotItem, after: SnapshotItem): boolean =>
+  !isSameField(before[name as keyof SnapshotItem], after[name as keyof SnapshotItem]);
 
 /**
  * What differs between two states of a thing, as it was and as it is, with the version of each; `undefined` when nothing
@@ -31,9 +34,12 @@ export function differing(
   before: SnapshotItem,
   after: SnapshotItem,
 ): { readonly before: Fields; readonly after: Fields } | undefined {
-  const names = fieldsOf(before, after).filter((name) => !isSameField(before[name], after[name]));
-  if (names.length === 0) return undefined;
-  const named = [...new Set([...names, 'version' as const])];
+  const names = new Set<keyof SnapshotItem>();
+  for (const name in before) if (differs(name, before, after)) names.add(name as keyof SnapshotItem);
+  for (const name in after)
+    if (!(name in before) && differs(name, before, after)) names.add(name as keyof SnapshotItem);
+  if (names.size === 0) return undefined;
+  const named = [...names.add('version')];
   const pick = (from: SnapshotItem): Fields => Object.fromEntries(named.map((name) => [name, from[name]]));
   return { before: pick(before), after: pick(after) };
 }
