@@ -1,4 +1,4 @@
-import type { Noted, Operation } from '@yarin/core';
+import type { Noted, Operation, Origin } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import type { RunRow } from '../database/entities/run.js';
 
@@ -19,8 +19,7 @@ const notedOf = ({ sourceHash, landedHash, landedVersion, run }: NotedRow): Note
 });
 
 /**
- * What goes beside the things of a run: what it noted of them, and what led to them; of what it brought up to date is noted
- * again what earlier runs did.
+ * What goes beside the things of a run: what it noted of them, and what led to them.
  *
  * @param going  what is taken back of it
  * @param kept   things that stay
@@ -54,34 +53,46 @@ export async function notedBack(
       before: notedOf(row),
     })),
     ...aliases.map(({ key, ...origin }): Operation => ({ op: 'unaliased', key, origin })),
-    ...(await notedAsBefore(manager, run.destinationId, going)),
   ];
 }
 
-/** What earlier runs noted of things that this one brought up to date. */
-async function notedAsBefore(
+/** What was noted of things before each of these operations changed it, the first of a thing's; by the key of the thing. */
+function notedBefore(operations: readonly Operation[]): ReadonlyMap<string, Noted & Origin> {
+  const noted = new Map<string, Noted & Origin>();
+  for (const each of operations)
+    if (each.op === 'changed' && each.notedBefore !== undefined && each.origin !== null && !noted.has(each.key))
+      noted.set(each.key, { ...each.notedBefore, ...each.origin });
+  return noted;
+}
+
+/**
+ * Notes of things again what was noted before some operations changed it.
+ *
+ * @returns what is noted of them until then, by the key of the thing
+ */
+export async function noteAsBefore(
   manager: EntityManager,
   courseId: string,
-  going: readonly Operation[],
-): Promise<Operation[]> {
-  const before = going.flatMap((each) =>
-    each.op === 'changed' && each.notedBefore !== undefined && each.origin !== null
-      ? [{ ...each.origin, noted: each.notedBefore }]
-      : [],
-  );
-  const rows = await manager.query<(NotedRow & { readonly noted: string })[]>(
-    `WITH before AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value->>'noted' AS noted FROM json_each(?))
-     SELECT ${NOTED}, before.noted FROM before CROSS JOIN lineage
+  operations: readonly Operation[],
+): Promise<ReadonlyMap<string, Noted>> {
+  const before = JSON.stringify([...notedBefore(operations).values()]);
+  const rows = await manager.query<NotedRow[]>(
+    `WITH before AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item FROM json_each(?))
+     SELECT ${NOTED} FROM before CROSS JOIN lineage
          ON lineage.course_id = ? AND lineage.source_course_id = before.course AND lineage.source_key = before.item`,
-    [JSON.stringify(before), courseId],
+    [before, courseId],
   );
-  return rows.map((row) => ({
-    op: 'noted',
-    key: row.key,
-    origin: { course: row.course, item: row.item },
-    before: notedOf(row),
-    after: { landedVersion: 1, ...(JSON.parse(row.noted) as Noted), run: row.run },
-  }));
+  await manager.query(
+    `WITH noted AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value FROM json_each(?))
+     UPDATE lineage SET source_hash = noted.value->>'sourceHash', landed_hash = noted.value->>'landedHash',
+            landed_version = coalesce(noted.value->>'landedVersion', 1)
+       FROM noted
+      WHERE lineage.course_id = ? AND lineage.source_course_id = noted.course AND lineage.source_key = noted.item`,
+    [before, courseId],
+  );
+  return new Map(
+    rows.map(({ key, sourceHash, landedHash, landedVersion }) => [key, { sourceHash, landedHash, landedVersion }]),
+  );
 }
 
 /** Writes what is noted of things, and what leads to them. */

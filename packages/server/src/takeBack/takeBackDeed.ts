@@ -6,7 +6,7 @@ import { putThings, removeThings } from '../courses/things.js';
 import { DeedRow } from '../database/entities/access.js';
 import { noteDeed, type Doer } from '../history/deeds.js';
 import { insertOperations, operationsOf } from '../history/operationStore.js';
-import { writeNoted } from './noted.js';
+import { noteAsBefore, writeNoted } from './noted.js';
 import { conflict } from '../http/httpProblem.js';
 import { nativeHash } from '../courses/nativeHash.js';
 
@@ -76,6 +76,7 @@ export async function takeBackDeed(
   await putThings(manager, courseId, put);
   for (const each of done) if (each.op === 'set') await writeCourseFields(manager, courseId, each.after);
   await writeNoted(manager, courseId, beside);
+  const noted = part.dates === true ? undefined : await noteAsBefore(manager, courseId, operations);
   if (isOfRun) await keepUntouched(manager, courseId, done, course);
 
   const id = await noteDeed(manager, doer, {
@@ -85,7 +86,8 @@ export async function takeBackDeed(
     itemKey: deed.itemKey ?? undefined,
     takesBack: deed.id,
   });
-  await insertOperations(manager, id, [...done, ...beside]);
+  const kept = done.map((each) => (each.op === 'changed' ? { ...each, notedBefore: noted?.get(each.key) } : each));
+  await insertOperations(manager, id, [...kept, ...beside]);
   if (isWhole) await closeDeed(manager, deed, id);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);
   return done;
