@@ -106,10 +106,10 @@ export {
   type NewTermEdit,
 } from './schemas/edits.js';
 export type { WorkSet, WorkSets } from './schemas/choices.js';
-export { carryOut, operationsBetween, type CourseState, type InTheWay, type Stamp } from './journal/course.js';
+export { operationsBetween, type CourseState, type InTheWay, type Stamp } from './journal/course.js';
 export { conflicts, fitting, invert } from './journal/journal.js';
 export { writes, type CourseFields, type Fields, type Noted, type Operation } from './journal/operation.js';
-export { takenBack, type Part, type TakenBack } from './journal/takenBack.js';
+export { takenBack, type Manner, type TakenBack } from './journal/takenBack.js';
 export { countsOfRun, operationsOfRun } from './journal/operationsOfRun.js';
 export { applyDecisionChanges, decidedBeside, decisionChanges, type DecisionChange } from './plan/decisionChanges.js';
 export type { Answer, BringOrLeave, Choices, Turn, Decisions, LandingState } from './schemas/choices.js';

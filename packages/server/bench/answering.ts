@@ -145,6 +145,12 @@ for (const [name, id, ask] of [
     () => ask('PUT', `/courses/${shell.course.id}/moments`, { version: course.summary.version, moves }),
     1,
   );
+  await measure(`${name}: its things`, () => ask('GET', `/runs/${taken}/things`));
+  await measure(
+    `${name}: its dates taken back`,
+    () => ask('POST', `/runs/${taken}/takeBack`, { part: { dates: true }, changed: 'go' }),
+    1,
+  );
   await measure(`${name}: taken back`, () => ask('POST', `/runs/${taken}/takeBack`, { changed: 'go' }), 1);
 }
 await measureLightRoutes({ ines, tomas, measure, planId: eco });

@@ -9,10 +9,11 @@ import { followingPlans, sectionsView } from './plans/parallelSections.js';
 import { planCalendarFile, planDates, planDateSheet } from './plans/planDates.js';
 import { knownOfPlan, planView } from './plans/planView.js';
 import { redated } from './runs/redated.js';
+import { thingsOfRun } from './takeBack/thingsOfRun.js';
 import type { Query } from './database/query.js';
 
 /** Queries that read and count; somebody looks at an empty page until they answer. */
-const READS = { deskView, courseView, itemView, pairView };
+const READS = { deskView, courseView, itemView, pairView, thingsOfRun };
 
 /** Queries that work plans out, or read much. */
 const WORKINGS = {

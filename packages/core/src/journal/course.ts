@@ -87,11 +87,11 @@ function stamped(
   after: Fields,
   { version, editedAt, editedBy, hash }: Stamp,
 ): SnapshotItem | 'changed' | 'reversed' {
-  const outcome = changedBy(thing, before, after);
-  if ('stands' in outcome) return 'changed';
+  const merged = changedBy(thing, before, after);
+  if (merged === undefined) return 'changed';
   // What is exactly as the change left it is as it was again, with whoever wrote it when.
   const isAsLeft = before.version !== undefined && thing.version === before.version;
-  const changed = isAsLeft ? restored(thing, before, after) : outcome.thing;
+  const changed = isAsLeft ? restored(thing, before, after) : merged;
   if (isReversedBy(thing, changed)) return 'reversed';
   if (isAsLeft) return changed;
   return { ...changed, version, editedAt, editedBy, contentHash: contentHash(changed, changed.bodyHash, hash) };

@@ -68,22 +68,18 @@ export const saysTheSame = (one: Fields, other: Fields): boolean =>
  * A thing with a change made to it: what the change names has to stand as it was before it, each date, each setting and
  * each other field by itself. What somebody changed beside it stays.
  *
- * @returns the names of the fields that stand otherwise, when there are some
+ * @returns `undefined` when something of it stands otherwise
  */
-export function changedBy(
-  thing: SnapshotItem,
-  before: Fields,
-  after: Fields,
-): { readonly thing: SnapshotItem } | { readonly stands: readonly (keyof SnapshotItem)[] } {
-  const stands: (keyof SnapshotItem)[] = [];
+export function changedBy(thing: SnapshotItem, before: Fields, after: Fields): SnapshotItem | undefined {
   const changes: Record<string, unknown> = {};
   for (const name of fieldsOf(before, after)) {
     if (BOOKKEEPING.includes(name)) continue;
-    const value = mergers[name]?.(thing, before, after) ?? merged(thing[name], before[name], after[name]);
-    if (value === CLASH) stands.push(name);
-    else changes[name] = value;
+    const merger = mergers[name];
+    const value = merger === undefined ? merged(thing[name], before[name], after[name]) : merger(thing, before, after);
+    if (value === CLASH) return undefined;
+    changes[name] = value;
   }
-  return stands.length > 0 ? { stands } : { thing: { ...thing, ...changes } };
+  return { ...thing, ...changes };
 }
 
 const CLASH = Symbol('it stands otherwise');

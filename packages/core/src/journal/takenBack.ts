@@ -4,14 +4,12 @@ import { carryOut, operationsBetween, type CourseState, type InTheWay, type Stam
 import { fitting, invert, needsOf } from './journal.js';
 import type { Operation } from './operation.js';
 
-/** What of a list of operations is taken back; all when nothing is named. */
-export interface Part {
-  /** These things alone. */
-  readonly keys?: ReadonlySet<string> | undefined;
-  /** Dates alone: things stay. */
+/** How operations are taken back. */
+export interface Manner {
+  /** Their dates alone: things stay. */
   readonly dates?: boolean | undefined;
   /**
-   * Of what is taken back whole, the things that were changed after it: only they can be broken by what goes, since without
+   * Of a deed that is taken back whole, the things that were changed after it: only they can be broken by what goes, since without
    * them the course stood so before. All when absent.
    */
   readonly since?: ReadonlySet<string> | undefined;
@@ -39,12 +37,11 @@ export function takenBack(
   operations: readonly Operation[],
   course: CourseState,
   stamp: Stamp,
-  { keys, dates = false, since, breaking = false }: Part = {},
+  { dates = false, since, breaking = false }: Manner = {},
 ): TakenBack {
   const going = { things: new Map(course.things), set: course.set };
   const inTheWay: InTheWay[] = [];
   for (const operation of operations.toReversed()) {
-    if (keys !== undefined && !keys.has(operation.key)) continue;
     const inverse = dates ? datesTakenBack(operation, going.things) : invert(operation);
     const hindrance = inverse === undefined ? undefined : carryOut(going, inverse, stamp);
     if (hindrance !== undefined) inTheWay.push(hindrance);

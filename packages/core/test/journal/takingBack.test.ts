@@ -8,7 +8,7 @@ import {
   type CourseState,
   type Moment,
   type Operation,
-  type Part,
+  type Manner,
   type SnapshotItem,
   type Stamp,
 } from '../../src/index.js';
@@ -47,14 +47,14 @@ function carriedOut(before: CourseState, operations: readonly Operation[]): Cour
   return { things, set };
 }
 
-function takeBack(now: CourseState, operations: readonly Operation[], part?: Part): CourseState {
-  const { operations: back, inTheWay } = takenBack(COURSE, operations, now, STAMP, part);
+function takeBack(now: CourseState, operations: readonly Operation[], manner?: Manner): CourseState {
+  const { operations: back, inTheWay } = takenBack(COURSE, operations, now, STAMP, manner);
   expect(inTheWay).toEqual([]);
   return carriedOut(now, back);
 }
 
-const inTheWay = (now: CourseState, operations: readonly Operation[], part?: Part) =>
-  takenBack(COURSE, operations, now, STAMP, part).inTheWay;
+const inTheWay = (now: CourseState, operations: readonly Operation[], manner?: Manner) =>
+  takenBack(COURSE, operations, now, STAMP, manner).inTheWay;
 
 describe('an edit that is taken back', () => {
   const lab = thing('lab', { kind: 'assignment', points: 10, moments: [due('2027-02-10T23:59')] });
@@ -102,6 +102,13 @@ describe('an edit that is taken back', () => {
     expect(back.things.get('lab')!.moments).toEqual([due('2027-02-10T23:59'), later]);
   });
 
+  it('of one setting of a thing leaves no setting where somebody took the other away since', () => {
+    const none = course(thing('lab', { details: { attempts: 2 } }));
+    const late = edited(none, { lab: thing('lab', { details: { attempts: 2, late: true }, version: 2 }) });
+    const one = edited(late, { lab: thing('lab', { details: { late: true }, version: 3 }) });
+    expect(takeBack(one, operationsBetween(COURSE, none, late)).things.get('lab')!.details).toBeUndefined();
+  });
+
   it('of the course itself sets what was set', () => {
     const now = { ...begun, set: { ...begun.set, openToLearners: true } };
     const edit = operationsBetween(COURSE, begun, now);
@@ -130,12 +137,13 @@ describe('of a run', () => {
     { op: 'added', key: 'quiz', origin: ORIGIN },
     { op: 'changed', key: 'page', origin: ORIGIN, before: thing('page', { title: 'Stock' }) },
   ];
+  const of = (key: string): Operation[] => run.filter((each) => each.key === key);
   const brought = course(unit, bank, quiz, page);
   const before = course(thing('page', { title: 'Stock' }));
 
   it('everything goes, or one thing, or the dates alone', () => {
     expect(takeBack(brought, run)).toEqual(before);
-    expect([...takeBack(brought, run, { keys: new Set(['quiz']) }).things.keys()]).toEqual(['unit', 'bank', 'page']);
+    expect([...takeBack(brought, of('quiz')).things.keys()]).toEqual(['unit', 'bank', 'page']);
     const undated = takeBack(brought, run, { dates: true });
     expect([...undated.things.keys()]).toEqual([...brought.things.keys()]);
     expect(undated.things.get('quiz')).toMatchObject({ moments: [], version: STAMP.version });
@@ -143,14 +151,13 @@ describe('of a run', () => {
   });
 
   it('nothing goes that something else would be broken without, unless whoever asks was told', () => {
-    const keys = new Set(['bank']);
-    expect(inTheWay(brought, run, { keys })).toEqual([{ key: 'bank', title: 'bank', why: 'needed', by: 'quiz' }]);
-    expect([...takeBack(brought, run, { keys, breaking: true }).things.keys()]).toEqual(['unit', 'quiz', 'page']);
-    expect(inTheWay(brought, run, { keys: new Set(['unit']) })).toMatchObject([{ why: 'needed', by: 'quiz' }]);
+    expect(inTheWay(brought, of('bank'))).toEqual([{ key: 'bank', title: 'bank', why: 'needed', by: 'quiz' }]);
+    expect([...takeBack(brought, of('bank'), { breaking: true }).things.keys()]).toEqual(['unit', 'quiz', 'page']);
+    expect(inTheWay(brought, of('unit'))).toMatchObject([{ why: 'needed', by: 'quiz' }]);
   });
 
   it('what was taken back in part is taken back whole after it, and all of it done again', () => {
-    const part = takenBack(COURSE, run, brought, STAMP, { keys: new Set(['quiz']) }).operations;
+    const part = takenBack(COURSE, of('quiz'), brought, STAMP).operations;
     const without = carriedOut(brought, part);
     expect(takeBack(without, part)).toEqual(brought);
     const rest = takenBack(COURSE, [...run, ...part], without, STAMP).operations;

@@ -1,4 +1,4 @@
-import type { CourseFields, Fields, Noted, Operation, RunThing, SnapshotItem } from '@yarin/core';
+import type { CourseFields, Fields, Noted, Operation, SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from './deeds.js';
 
@@ -141,12 +141,3 @@ export async function isOfArchive(manager: EntityManager, deedId: number): Promi
   );
   return rows.length > 0;
 }
-
-/** The things that a run wrote and that stand in the new course, in their order there. */
-export const thingsOfRun = (manager: EntityManager, runId: string): Promise<RunThing[]> =>
-  manager.query(
-    `SELECT item.key, item.title, item.kind FROM deed CROSS JOIN operation ON operation.deed_id = deed.id
-       CROSS JOIN item ON item.course_id = deed.course_id AND item.key = operation.key
-      WHERE deed.run_id = ? AND operation.op IN ('added', 'changed') ORDER BY item.position, item.key`,
-    [runId],
-  );

@@ -1,4 +1,4 @@
-import { writes, type Operation, type Part } from '@yarin/core';
+import { writes, type Operation } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { notFound } from '../http/httpProblem.js';
 
@@ -7,6 +7,12 @@ export interface PartAsked {
   /** Things; of a unit all that stands in it. */
   readonly keys?: readonly string[] | undefined;
   /** The dates alone. */
+  readonly dates?: boolean | undefined;
+}
+
+/** The things that are taken back, all when absent; or their dates alone. */
+export interface Part {
+  readonly keys?: ReadonlySet<string>;
   readonly dates?: boolean | undefined;
 }
 

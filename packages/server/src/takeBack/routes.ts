@@ -1,16 +1,15 @@
 import { Type } from '@sinclair/typebox';
-import { mayDo, type Act } from '@yarin/core';
+import { type Act } from '@yarin/core';
 import { Router, type Request } from 'express';
 import type { Server } from '../context.js';
 import { DeedRow } from '../database/entities/access.js';
-import { RunRow } from '../database/entities/run.js';
-import { isOfArchive, thingsOfRun } from '../history/operationStore.js';
+import { isOfArchive } from '../history/operationStore.js';
+import { demandTakeBack, type AskedRun } from './thingsOfRun.js';
 import { checked } from '../http/checked.js';
 import { notFound } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, doerOf } from '../people/asker.js';
-import { courseFor, demand } from '../courses/rights.js';
-import { planFor } from '../plans/planView.js';
+import { courseFor } from '../courses/rights.js';
 
 const MOST_THINGS = 20_000;
 
@@ -39,28 +38,26 @@ const checkTakeBack = checked(
 );
 
 /** Taking back what was done: a run, a part of one, an edit, or that something was taken back. */
-export function takeBackRoutes({ reading, writer, clock }: Server): Router {
+export function takeBackRoutes({ reading, writer, queries, clock }: Server): Router {
   const router = Router();
   const now = (): string => clock.now(INSTITUTION.timeZone);
 
-  /** A run, once it is sure that whoever asks may take it back. */
-  async function runFor(request: Request): Promise<string> {
-    const person = askerOf(request);
-    const run = await reading.manager.findOneBy(RunRow, { id: String(request.params.id) });
-    if (run === null) throw notFound('There is no such run.');
-    const { destination } = await planFor(reading.manager, person, run.planId, now().slice(0, 10));
-    demand(mayDo('takeBack', person, destination, now().slice(0, 10)));
-    return run.id;
-  }
+  const askedOf = (request: Request): AskedRun => ({
+    person: askerOf(request),
+    runId: String(request.params.id),
+    now: now(),
+  });
 
   router.get('/runs/:id/things', async (request, response) => {
-    response.json(await thingsOfRun(reading.manager, await runFor(request)));
+    await queries.send(response, 'thingsOfRun', askedOf(request));
   });
 
   router.post('/runs/:id/takeBack', async (request, response) => {
-    const runId = await runFor(request);
+    const asked = askedOf(request);
+    await demandTakeBack(reading.manager, asked);
     const { changed = 'ask', part } = checkTakeBack(request.body ?? {});
-    response.json(await writer.run('takeBackRun', { runId, doer: doerOf(request), at: now(), changed, part }));
+    const { runId, now: at } = asked;
+    response.json(await writer.run('takeBackRun', { runId, doer: doerOf(request), at, changed, part }));
   });
 
   router.post('/courses/:id/items/:key/putBack', async (request, response) => {

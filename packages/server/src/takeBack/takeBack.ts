@@ -45,7 +45,7 @@ export const takeBack: Command<DeedToTakeBack, { what: string }> = async (contex
   await takeBackDeed(manager, {
     deed,
     operations,
-    part: { since: new Set(later.map(({ operation }) => operation.key)) },
+    manner: { since: new Set(later.map(({ operation }) => operation.key)) },
     isWhole: true,
     isOfRun: target !== null && target.runId !== null,
     doer,

@@ -1,4 +1,4 @@
-import { takenBack, type CourseState, type InTheWay, type Operation, type Part } from '@yarin/core';
+import { takenBack, type CourseState, type InTheWay, type Manner, type Operation } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { readSnapshot } from '../courses/courseStore.js';
 import { readCourseFields, writeCourseFields } from '../courses/courseFields.js';
@@ -14,7 +14,7 @@ export interface TakingBack {
   readonly deed: DeedRow;
   /** Everything that the deed changed, and after it what was taken back of it in part. */
   readonly operations: readonly Operation[];
-  readonly part: Part;
+  readonly manner: Manner;
   /** Nothing of it is left then. */
   readonly isWhole: boolean;
   /** A run is taken back in part, or that is done again. */
@@ -47,7 +47,7 @@ export async function standingOperations(manager: EntityManager, { id }: DeedRow
  */
 export async function takeBackDeed(
   manager: EntityManager,
-  { deed, operations, part, isWhole, isOfRun, doer, at, what, beside }: TakingBack,
+  { deed, operations, manner, isWhole, isOfRun, doer, at, what, beside }: TakingBack,
 ): Promise<readonly Operation[]> {
   const { courseId } = deed;
   const [{ version }] = (await manager.query<{ version: number }[]>('SELECT version FROM course WHERE id = ?', [
@@ -64,7 +64,7 @@ export async function takeBackDeed(
     things: new Map(items.map((item) => [item.id, item])),
     set: await readCourseFields(manager, courseId),
   };
-  const { operations: done, course, inTheWay } = takenBack(courseId, operations, standing, stamp, part);
+  const { operations: done, course, inTheWay } = takenBack(courseId, operations, standing, stamp, manner);
   if (inTheWay.length > 0) throw refused(inTheWay);
 
   await removeThings(
@@ -76,7 +76,7 @@ export async function takeBackDeed(
   await putThings(manager, courseId, put);
   for (const each of done) if (each.op === 'set') await writeCourseFields(manager, courseId, each.after);
   await writeNoted(manager, courseId, beside);
-  const noted = part.dates === true ? undefined : await noteAsBefore(manager, courseId, operations);
+  const noted = manner.dates === true ? undefined : await noteAsBefore(manager, courseId, operations);
   if (isOfRun) await keepUntouched(manager, courseId, done, course);
 
   const id = await noteDeed(manager, doer, {

@@ -65,12 +65,12 @@ export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
   const done = await takeBackDeed(manager, {
     deed,
     operations: gone,
-    part: { dates: part.dates, breaking: changed === 'go', since: isWhole ? changedLater : undefined },
+    manner: { dates: part.dates, breaking: changed === 'go', since: isWhole ? changedLater : undefined },
     isWhole,
     isOfRun: true,
     doer,
     at,
-    what: (done) => wordsFor(asked, title, part.dates === true ? done.length : things, kept.size),
+    what: ({ length }) => wordsFor(asked, title, part.dates === true ? length : things, kept.size),
     beside: part.dates === true ? [] : await notedBack(manager, run, gone, kept),
   });
   if (isWhole) await manager.update(RunRow, { id: runId }, { undoneAt: at, undoneBy: doer.personId });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { KIND_WORDS, type RunThing } from '@yarin/core';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { sentenceOf } from '../../shared/api/client.js';
 import { thingsOfRun, type PartOfRun } from '../../shared/api/plans.js';
 
@@ -13,6 +13,8 @@ const DATES = 'dates';
 const MOST_LISTED = 40;
 
 const isOpen = ref(false);
+const field = useTemplateRef<{ focus(): void }>('field');
+const link = useTemplateRef<HTMLButtonElement>('link');
 const things = ref<readonly RunThing[]>([]);
 const words = ref('');
 const chosen = ref('');
@@ -23,6 +25,8 @@ async function open(): Promise<void> {
   chosen.value = '';
   words.value = '';
   failure.value = '';
+  await nextTick();
+  field.value?.focus();
   try {
     things.value = await thingsOfRun(runId);
   } catch (error) {
@@ -37,6 +41,12 @@ const found = computed(() => {
   return [...named.filter(isUnit), ...named.filter((thing) => !isUnit(thing))].slice(0, MOST_LISTED);
 });
 
+async function leave(): Promise<void> {
+  isOpen.value = false;
+  await nextTick();
+  link.value?.focus();
+}
+
 function take(): void {
   isOpen.value = false;
   emit('take', chosen.value === DATES ? { dates: true } : { keys: [chosen.value] });
@@ -45,9 +55,10 @@ function take(): void {
 
 <template>
   <div class="part">
-    <button v-if="!isOpen" class="plain-link" @click="open">take a part of it back</button>
+    <button v-if="!isOpen" ref="link" class="plain-link" @click="open">take a part of it back</button>
     <template v-else>
       <ElSelect
+        ref="field"
         v-model="chosen"
         class="what"
         size="small"
@@ -67,7 +78,7 @@ function take(): void {
         </ElOption>
       </ElSelect>
       <ElButton size="small" plain type="primary" :disabled="chosen === ''" @click="take">Take this back</ElButton>
-      <button class="plain-link" @click="isOpen = false">leave it</button>
+      <button class="plain-link" @click="leave">leave it</button>
       <p v-if="failure" class="problem" role="alert">{{ failure }}</p>
     </template>
   </div>
@@ -83,6 +94,6 @@ function take(): void {
 }
 
 .what {
-  width: 280px;
+  width: min(280px, 100%);
 }
 </style>

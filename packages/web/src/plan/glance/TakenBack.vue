@@ -14,7 +14,12 @@ const deeds = computed(() => plan.lastRun?.takenBack ?? []);
     <li v-for="deed in deeds" :key="deed.id">
       {{ deed.by }} {{ deed.what }},
       <span class="quiet">{{ dayWords(parseDay(deed.at)) }} at {{ timeWords(deed.at) }}.</span>
-      <button class="plain-link" :aria-label="`do again what was taken back: ${deed.what}`" @click="plan.doAgain(deed)">
+      <button
+        v-if="plan.view!.right.may"
+        class="plain-link"
+        :aria-label="`do again what was taken back: ${deed.what}`"
+        @click="plan.doAgain(deed)"
+      >
         do it again
       </button>
     </li>

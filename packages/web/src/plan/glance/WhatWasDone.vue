@@ -10,6 +10,8 @@ import { dayWords, timeWords } from '../../shared/readersDates.js';
 
 const plan = usePlanStore();
 const run = computed(() => plan.lastRun!);
+/** What would be refused is not offered. */
+const mayTakeBack = computed(() => plan.view!.right.may);
 const MOST_NAMED = 5;
 const rows = computed(() =>
   KINDS.flatMap((kind) => {
@@ -35,11 +37,11 @@ const rows = computed(() =>
       {{ run.counts.bySource.map(({ name, things }) => `${things} from ${name}`).join(' · ') }}.
     </p>
     <p class="quiet">Never came: {{ zerosWords(plan.learners) }}.</p>
-    <p v-if="plan.changedSince.length === 0" class="back">
+    <p v-if="mayTakeBack && plan.changedSince.length === 0" class="back">
       <ElButton plain type="primary" @click="plan.takeBack()">Take it back</ElButton>
       <span class="quiet">The shell will be exactly as it was before.</span>
     </p>
-    <div v-else class="asked" role="alert">
+    <div v-else-if="mayTakeBack" class="asked" role="alert">
       <p>
         {{ count(plan.changedSince.length, 'thing was', 'things were') }} changed since:
         {{ firstFew(plan.changedSince, MOST_NAMED) }}. Nothing was taken back yet.
@@ -54,7 +56,11 @@ const rows = computed(() =>
         somebody made themselves stays.
       </p>
     </div>
-    <PartToTakeBack v-if="plan.changedSince.length === 0" :run-id="run.id" @take="plan.takeBack($event)" />
+    <PartToTakeBack
+      v-if="mayTakeBack && plan.changedSince.length === 0"
+      :run-id="run.id"
+      @take="plan.takeBack($event)"
+    />
     <TakenBack />
     <table>
       <thead>

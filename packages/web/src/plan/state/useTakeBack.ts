@@ -1,7 +1,7 @@
 import type { Deed, PlanView, RunView } from '@yarin/core';
 import { ref, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
-import { ApiProblem, sentenceOf } from '../../shared/api/client.js';
+import { ApiProblem, isConflict, sentenceOf } from '../../shared/api/client.js';
 import { takeDeedBack } from '../../shared/api/courses.js';
 import { takeBackRun, type PartOfRun } from '../../shared/api/plans.js';
 import { count } from '../../shared/words.js';
@@ -26,6 +26,12 @@ export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
   /** What was asked about: the part of the run, all of it when nothing is named. */
   const asked = ref<PartOfRun>();
 
+  /** Says why, and shows what stands when somebody else was faster. */
+  async function refused(error: unknown): Promise<void> {
+    trouble.value = sentenceOf(error);
+    if (isConflict(error)) await reload();
+  }
+
   async function takeBack(part?: PartOfRun, changed?: 'stay' | 'go'): Promise<void> {
     if (view.value === null || lastRun.value === null) return;
     trouble.value = '';
@@ -43,7 +49,7 @@ export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
       await reload();
     } catch (error) {
       changedSince.value = changedIn(error);
-      if (changedSince.value.length === 0) trouble.value = sentenceOf(error);
+      if (changedSince.value.length === 0) await refused(error);
     }
   }
 
@@ -56,7 +62,7 @@ export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
       announce('Done again, as it stood.');
       await reload();
     } catch (error) {
-      trouble.value = sentenceOf(error);
+      await refused(error);
     }
   }
   return { takeBack, takeRestBack: (changed: 'stay' | 'go') => takeBack(asked.value, changed), changedSince, doAgain };
