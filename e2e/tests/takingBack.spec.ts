@@ -29,7 +29,7 @@ test('a part of a run is taken back by mouse, and comes back as it stood; so doe
   await part.click();
   await page.getByRole('option', { name: 'the dates alone; every thing stays' }).click();
   await done.getByRole('button', { name: 'Take this back' }).click();
-  await expect(back).toContainText('took the dates of 210 things back');
+  await expect(back).toContainText('took the dates of 65 things back');
 
   // What is done in the course itself is taken back there.
   await page.getByRole('button', { name: /^Open the new course/ }).click();

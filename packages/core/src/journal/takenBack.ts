@@ -1,6 +1,7 @@
 import { groupBy } from '../groupBy.js';
 import type { SnapshotItem } from '../course/snapshot.js';
 import { carryOut, operationsBetween, type CourseState, type InTheWay, type Stamp } from './course.js';
+import { isSame } from './fields.js';
 import { fitting, invert, needsOf } from './journal.js';
 import type { Operation } from './operation.js';
 
@@ -62,14 +63,9 @@ function datesTakenBack(operation: Operation, things: ReadonlyMap<string, Snapsh
   if (thing === undefined || (op !== 'added' && op !== 'changed')) return undefined;
   const { after = thing } = operation;
   const before = op === 'changed' ? (operation.before ?? {}) : {};
-  if (before.moments === undefined && after.moments === undefined) return undefined;
-  return {
-    op: 'changed',
-    key,
-    origin,
-    before: { moments: after.moments ?? [] },
-    after: { moments: before.moments ?? [] },
-  };
+  const [was, is] = [before.moments ?? [], after.moments ?? []];
+  if (isSame(was, is)) return undefined;
+  return { op: 'changed', key, origin, before: { moments: is }, after: { moments: was } };
 }
 
 /** What stays and would be broken without something that goes. */

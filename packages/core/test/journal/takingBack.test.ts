@@ -122,7 +122,7 @@ describe('an edit that is taken back', () => {
 
 describe('of a run', () => {
   const ORIGIN = { course: 'spring', item: 'x' };
-  const unit = thing('unit', { kind: 'unit' });
+  const unit = thing('unit', { kind: 'unit', moments: [] });
   const bank = thing('bank', { kind: 'questionBank' });
   const quiz = thing('quiz', {
     kind: 'quiz',
@@ -148,6 +148,7 @@ describe('of a run', () => {
     expect([...undated.things.keys()]).toEqual([...brought.things.keys()]);
     expect(undated.things.get('quiz')).toMatchObject({ moments: [], version: STAMP.version });
     expect(undated.things.get('page')).toBe(page);
+    expect(undated.things.get('unit')).toBe(unit);
   });
 
   it('nothing goes that something else would be broken without, unless whoever asks was told', () => {
