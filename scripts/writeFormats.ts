@@ -7,6 +7,8 @@ import {
   planJobSchema,
   proposedSchema,
   proposeJobSchema,
+  refreshedSchema,
+  refreshJobSchema,
   retimedSchema,
   retimeJobSchema,
 } from '@yarin/core/schemas';
@@ -19,6 +21,8 @@ const SCHEMAS = {
   proposed: proposedSchema,
   'plan-job': planJobSchema,
   plan: plannedSchema,
+  'refresh-job': refreshJobSchema,
+  refreshed: refreshedSchema,
 };
 
 let stale = 0;

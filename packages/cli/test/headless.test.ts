@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { validator } from '@yarin/formats';
 import { answer, type Answer } from '../src/answer.js';
-import { plannedSchema, proposedSchema, retimedSchema } from '@yarin/core/schemas';
+import { plannedSchema, proposedSchema, refreshedSchema, retimedSchema } from '@yarin/core/schemas';
 
 const project = fileURLToPath(new URL('../../..', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'yarin-cli-'));
@@ -109,6 +109,52 @@ describe('yarin propose', () => {
     ];
     for (const [input, code, where] of cases) {
       const { status, stdout, stderr } = await yarin('propose', file('propose.json', JSON.stringify(input)));
+      expect([status, stdout]).toEqual([1, '']);
+      expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
+    }
+  });
+});
+
+describe('yarin refresh', () => {
+  const REFRESH = 'docs/formats/refresh-job.example.json';
+  it('prints the words of the old term in the example, each at its place, with what would stand there', async () => {
+    const { status, stdout, stderr } = await yarin('refresh', REFRESH);
+    expect([status, stderr]).toEqual([0, '']);
+    const printed = JSON.parse(stdout);
+    expect(validator(refreshedSchema)(printed).ok).toBe(true);
+    const { items } = JSON.parse(readFileSync(join(project, REFRESH), 'utf8')).course;
+    const rows = printed.proposals.map(
+      ({ item, field, start, end, text, replacement }: Record<string, string> & { start: number; end: number }) => {
+        const own = items.find(({ id }: { id: string }) => id === item);
+        expect(own[field!].slice(start, end)).toBe(text);
+        return [item, text, replacement];
+      },
+    );
+    expect(rows).toEqual([
+      ['syl', 'Spring 2026', 'Spring 2027'],
+      ['syl', 'Mondays and Wednesdays at 10', 'Tuesdays and Thursdays at 2'],
+      ['syl', 'Weir 12', 'Weir 14'],
+      ['syl', 'Monday</b>, March 16', 'Tuesday</b>, March 9'],
+      ['syl', 'March 9–15', 'March 15–21'],
+      ['proof', 'Mar. 16 at 5 pm', 'Mar. 9 at 5 pm'],
+      ['proof', 'https://meet.example/prn110', null],
+      [
+        'link',
+        'https://here.example/courses/prn110-s26-01/items/proof',
+        'https://here.example/courses/prn110-s27-01/items/n-proof',
+      ],
+    ]);
+  });
+  it('refuses what breaks the schema, calendars that are none, and things that the course has not', async () => {
+    const job = JSON.parse(readFileSync(join(project, REFRESH), 'utf8'));
+    const calendar = { ...job.destination.calendar, lastDay: '2026-01-01' };
+    const cases: [object, string, string][] = [
+      [{ ...job, course: { ...job.course, items: 'none' } }, 'wrongType', '/course/items'],
+      [{ ...job, brought: { nothing: 'x' } }, 'noSuchItem', '/brought/nothing'],
+      [{ ...job, destination: { ...job.destination, calendar } }, 'reversedTerm', '/destination/calendar/lastDay'],
+    ];
+    for (const [input, code, where] of cases) {
+      const { status, stdout, stderr } = await yarin('refresh', file('refresh.json', JSON.stringify(input)));
       expect([status, stdout]).toEqual([1, '']);
       expect(JSON.parse(stderr).problems[0]).toMatchObject({ code, where });
     }

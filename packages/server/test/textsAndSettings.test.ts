@@ -55,8 +55,10 @@ describe('a text that is saved', () => {
   });
   it('is what was stored, after being shown and saved again', () => {
     const stored = '<p>See <a href="item:a.b%20c">it</a>.</p>';
-    const shown = sanitise('<p>See <a href="item:a.b c">it</a>.</p>', 'c1', (key) => key);
-    expect(storable(shown, 'c1').body).toBe(stored.replace('%20', ' '));
+    for (const written of [stored, stored.replace('%20', ' ')]) {
+      const shown = sanitise(written, 'c1', (key) => (key === 'a.b c' ? key : undefined));
+      expect(storable(shown, 'c1').body).toBe(stored);
+    }
   });
   it.each([
     ['a script', '<p>a</p><script>alert(1)</script>', '<p>a</p>', ['script']],

@@ -1,7 +1,7 @@
 import type { Calendar, Meeting } from '../schemas/calendar.js';
 import type { Course, CourseHead, Item, ItemState, Mark } from '../schemas/course.js';
-import { addressesIn, itemAddressed } from '../words/addresses.js';
-import { hasContent } from '../words/textOf.js';
+import { addressesIn, itemAddressed } from '../words/text/addresses.js';
+import { hasContent } from '../words/text/hasContent.js';
 import { contentHash, textHash } from './contentHash.js';
 import { isMust } from '../names/links.js';
 import { textsOf } from './texts.js';

@@ -132,6 +132,7 @@ export function followStarts(moving: Moving, groups: readonly ItemGroup[]): void
 }
 
 const WITH_START: Step = { step: 'withStart' };
+const WITH_START_ALONE: readonly Step[] = [WITH_START];
 
 /** Chains with the link that says so, one for all that had the same chain. */
 type LongerChains = Map<readonly Step[], readonly Step[]>;
@@ -147,8 +148,13 @@ function endAfter(moving: Moving, ends: Place, start: Place, longer: LongerChain
     minutes[ends] = oldMinutes[ends]! + (minutes[start]! - oldMinutes[start]!);
     moveTo(moving, ends, newTotal(moving, ends));
   }
-  if (fates[start] === 'byHand') flags[ends]! &= ~OWN_FLAGS;
   follows[ends] = 1;
+  if (fates[start] === 'byHand') {
+    // Where its own rule put it, and how it landed there, says nothing of it any more.
+    flags[ends]! &= ~OWN_FLAGS;
+    steps[ends] = WITH_START_ALONE;
+    return;
+  }
   const chain = steps[ends]!;
   let withStart = longer.get(chain);
   if (withStart === undefined) longer.set(chain, (withStart = [...chain, WITH_START]));

@@ -21,6 +21,7 @@ export {
 } from './edits.js';
 export { plannedSchema, planJobSchema } from './planJob.js';
 export { proposedSchema, proposeJobSchema } from './proposeJob.js';
+export { refreshedSchema, refreshJobSchema } from './refreshJob.js';
 export { recipeChoicesSchema, recipeKnowsSchema, recipeLocksSchema } from './recipe.js';
 export { retimedSchema } from './retimed.js';
 export { retimeJobSchema } from './retimeJob.js';

@@ -4,7 +4,7 @@ import type { CalendarIndex } from '../calendar/calendarIndex.js';
 import type { ClassMeeting } from '../calendar/meetingIndex.js';
 import type { Closure } from '../schemas/calendar.js';
 import type { DayReader, ReadDay, TypedContext } from './typedContext.js';
-import { WEEKDAY, weekdayOfWord } from './words.js';
+import { ANY_WEEKDAY as WEEKDAY, weekdayOfWord } from '../words/english/names.js';
 
 const refused = (code: string, message: string): ReadDay => ({ code, message });
 const NO_DATE = refused('noDateYet', 'There is no date yet to count from; write one as “10 Mar”.');

@@ -1,4 +1,4 @@
-import { MONTH, WEEKDAY } from './words.js';
+import { ANY_MONTH as MONTH, ANY_WEEKDAY as WEEKDAY } from '../words/english/names.js';
 
 /** A date, or the first and the last of several days, as they stand in a line. */
 export interface WrittenSpan {

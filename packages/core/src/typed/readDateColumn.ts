@@ -1,5 +1,5 @@
-import type { DateStyle } from '../calendar/dateStyle.js';
 import { fail, succeed, type Result } from '../problem.js';
+import { orderAgreed, orderOfPair, type NumberOrder } from '../words/refine/orderOfNumbers.js';
 import { typedReader } from './readTypedDate.js';
 import type { TypedReading } from './typedContext.js';
 
@@ -15,18 +15,16 @@ const NUMBERS = /^\D{0,12}(\d{1,2})[/-](\d{1,2})(?:[/-]|\b)/;
 /** As spreadsheets write moments; read at once. */
 const PLAIN = /^\d{4}-\d{2}-\d{2}/;
 
-/** What the numbers of a column prove about their order; `unsure` when they contradict each other. */
-function orderOf(cells: readonly DateCell[], order: DateStyle['order']): DateStyle['order'] | 'unsure' {
-  let [days, months] = [false, false];
-  for (const { text } of cells) {
-    const match = PLAIN.test(text) ? null : NUMBERS.exec(text);
-    if (match === null) continue;
-    if (Number(match[1]) > 12) days = true;
-    if (Number(match[2]) > 12) months = true;
-  }
-  if (days && months) return 'unsure';
-  if (days) return 'dayFirst';
-  return months ? 'monthFirst' : order;
+/** Two numbers that a cell writes its date with, where it does. */
+function pairIn({ text }: Pick<DateCell, 'text'>): readonly [number, number] | undefined {
+  const match = PLAIN.test(text) ? null : NUMBERS.exec(text);
+  return match === null ? undefined : [Number(match[1]), Number(match[2])];
+}
+
+/** What a cell proves about the order of the column. */
+function proofOf(cell: DateCell): NumberOrder | undefined {
+  const pair = pairIn(cell);
+  return pair && orderOfPair(...pair);
 }
 
 /**
@@ -37,13 +35,12 @@ function orderOf(cells: readonly DateCell[], order: DateStyle['order']): DateSty
  * @see docs/rules.md, "Dates that are typed"
  */
 export function readDateColumn(cells: readonly DateCell[], reading: ColumnReading): Result<string | null>[] {
-  const order = orderOf(cells, reading.order);
+  const order = orderAgreed(cells.map(proofOf), reading.order);
   const read = typedReader({ ...reading, order: order === 'unsure' ? reading.order : order });
   return cells.map((cell) => {
     const text = cell.text.trim();
     if (text === '') return succeed(null);
-    const numbers = order === 'unsure' && !PLAIN.test(text) ? NUMBERS.exec(text) : null;
-    if (numbers !== null && Number(numbers[1]) <= 12 && Number(numbers[2]) <= 12)
+    if (order === 'unsure' && pairIn({ text }) !== undefined && proofOf({ text }) === undefined)
       return fail([
         {
           code: 'ambiguous',

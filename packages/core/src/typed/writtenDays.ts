@@ -1,7 +1,7 @@
 import { dayWordsWithYear, monthWord } from '../calendar/dateWords.js';
 import { civilDate, dayFrom, type Day } from '../calendar/day.js';
 import type { DayReader, ReadDay, TypedContext } from './typedContext.js';
-import { MONTH, monthOf, WEEKDAY, weekdayOfWord } from './words.js';
+import { ANY_MONTH as MONTH, ANY_WEEKDAY as WEEKDAY, monthOf, weekdayOfWord } from '../words/english/names.js';
 
 const START = `^(?:(?<weekday>${WEEKDAY})\\.?,? )?(?:the )?`;
 const DATE = '(?<date>\\d{1,2})(?:st|nd|rd|th)?';

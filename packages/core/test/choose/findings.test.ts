@@ -24,7 +24,7 @@ describe('announcements', () => {
     expect(finding).toMatchObject({
       finding: 'lastTermsAnnouncement',
       default: 'leave',
-      evidence: '“Monday”, “January 12”',
+      evidence: '“Monday, January 12”',
     });
   });
   it.each([

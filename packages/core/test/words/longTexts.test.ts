@@ -2,16 +2,15 @@ import { describe, expect, it } from '@jest/globals';
 import { readDateColumn } from '../../src/typed/readDateColumn.js';
 import { readClosureList } from '../../src/typed/readClosureList.js';
 import { readTypedDate } from '../../src/typed/readTypedDate.js';
-import { addressesIn, readdressed } from '../../src/words/addresses.js';
-import { findDates } from '../../src/words/findDates.js';
-import { findMeetings } from '../../src/words/findMeetings.js';
-import { findModeWords } from '../../src/words/findModeWords.js';
-import { findRelative, findSingleWeekdays } from '../../src/words/findRelative.js';
-import { findTerms, findYears } from '../../src/words/findTerms.js';
-import type { WordContext } from '../../src/words/found.js';
-import { nestingOf } from '../../src/words/nesting.js';
-import { proseOf } from '../../src/words/prose.js';
-import { hasContent, textOf } from '../../src/words/textOf.js';
+import { addressesIn, readdressed } from '../../src/words/text/addresses.js';
+import { findModeWords } from '../../src/words/english/findModeWords.js';
+import { ENGLISH } from '../../src/words/english/english.js';
+import { findWords } from '../../src/words/findWords.js';
+import type { WordContext } from '../../src/words/found/found.js';
+import { hasContent } from '../../src/words/text/hasContent.js';
+import { nestingOf } from '../../src/words/text/nesting.js';
+import { proseOf, type Prose } from '../../src/words/text/prose.js';
+import { seenMarkup } from '../../src/words/text/seenMarkup.js';
 
 const calendar = { firstDay: '2026-01-12', lastDay: '2026-05-08', timeZone: 'America/Chicago' };
 const CONTEXT: WordContext = {
@@ -19,21 +18,29 @@ const CONTEXT: WordContext = {
   termName: 'Spring 2026',
   courseTitle: 'Freshwater Ecology',
   room: 'Haskell 114',
+  meetings: [{ weekday: 1, start: '10:00', end: '11:15' }],
+  code: { id: 'eco214-s26-01', code: 'ECO', number: '214', section: '01' },
+  instructors: [{ id: 'p1', name: 'Ines Marant' }],
   monthFirst: true,
   meetingHosts: ['meet.example'],
 };
 
+/** A text as it stands, whatever is read out of it. */
+const plain = (text: string): Prose => ({
+  text,
+  words: text,
+  titleLength: 0,
+  addresses: [],
+  placeOf: ({ start, end }) => ({ field: 'title', start, end }),
+});
+
 /** What reads or searches texts that somebody wrote. */
 const READERS: Readonly<Record<string, (text: string) => unknown>> = {
-  findDates: (text) => findDates(text, CONTEXT),
-  findMeetings: (text) => findMeetings(text, CONTEXT),
-  findModeWords: (text) => findModeWords(text, text, 'on site', 'online', CONTEXT),
-  findRelative: (text) => findRelative(text, CONTEXT),
-  findSingleWeekdays: (text) => findSingleWeekdays(text, CONTEXT),
-  findTerms: (text) => findTerms(text, CONTEXT),
-  findYears: (text) => findYears(text, CONTEXT),
-  proseOf,
-  textOf,
+  ...Object.fromEntries(ENGLISH.finders.map((finder) => [finder.name, (text) => finder(plain(text), CONTEXT)])),
+  findWords: (text) => findWords(plain(text), CONTEXT),
+  findModeWords: (text) => findModeWords(plain(text), 'on site', 'online', CONTEXT),
+  proseOf: (text) => proseOf(text, []),
+  seenMarkup,
   hasContent,
   addressesIn,
   readdressed: (text) => readdressed(text, 'old', 'new', () => undefined),

@@ -7,6 +7,7 @@ import {
   type Item,
   type LearnerSort,
   type StaffRole,
+  withKeysOf,
 } from '@yarin/core';
 import { CourseRow, CourseStaffRow } from '../database/entities/course.js';
 import { PersonRow } from '../database/entities/person.js';
@@ -47,8 +48,7 @@ export interface NewCourse {
 /** Keys that are unique everywhere: an item's id behind its course's, in ids, links and addresses of bodies alike. */
 function withKeys({ course, items }: Course): Item[] {
   const key = (id: string): string => `${course.id}.${id}`;
-  const rekeyed = (text: string): string =>
-    text.replace(/(["'])item:([^"'#?]+)/g, (_, quote, id) => `${quote}item:${key(id)}`);
+  const rekeyed = (text: string): string => withKeysOf(text, key);
   return items.map((item) => ({
     ...item,
     id: key(item.id),

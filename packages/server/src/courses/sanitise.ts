@@ -1,4 +1,4 @@
-import { decodedAddress, DEEPEST_NESTING, nestingOf } from '@yarin/core';
+import { DEEPEST_NESTING, keyAddressed, nestingOf } from '@yarin/core';
 import sanitizeHtml from 'sanitize-html';
 import { unusable } from '../http/httpProblem.js';
 
@@ -10,8 +10,9 @@ import { unusable } from '../http/httpProblem.js';
  */
 export function sanitise(body: string, courseId: string, keyOf: (address: string) => string | undefined): string {
   const address = (value: string | undefined, to: 'item' | 'file'): string | undefined => {
-    if (value === undefined || !value.startsWith('item:')) return value;
-    const key = keyOf(value.slice('item:'.length));
+    const addressed = value === undefined ? undefined : keyAddressed(value);
+    if (addressed === undefined) return value;
+    const key = keyOf(addressed);
     if (key === undefined) return undefined;
     const encoded = encodeURIComponent(key);
     return to === 'file' ? `/api/courses/${courseId}/files/${encoded}` : `/course/${courseId}?item=${encoded}`;
@@ -56,8 +57,7 @@ export function storable(text: string, courseId: string): { readonly body: strin
     const start = [things, files].find((each) => value.startsWith(each));
     return {
       tagName,
-      attribs:
-        start === undefined ? attribs : { ...attribs, [name]: `item:${decodedAddress(value.slice(start.length))}` },
+      attribs: start === undefined ? attribs : { ...attribs, [name]: `item:${value.slice(start.length)}` },
     };
   };
   const takenOut = new Set<string>();

@@ -1,7 +1,8 @@
 import { snapshotOf, type SnapshotItem } from '../../course/snapshot.js';
-import { textsOf } from '../../course/texts.js';
+import { fieldsOf, textsOf } from '../../course/texts.js';
 import type { Course, Link } from '../../schemas/course.js';
-import { hasContent, textOf } from '../../words/textOf.js';
+import { hasContent } from '../../words/text/hasContent.js';
+import { proseOf as readProse } from '../../words/text/prose.js';
 import type { CourseView } from './finding.js';
 
 /**
@@ -25,19 +26,7 @@ export function viewCourse(course: Course, items: readonly SnapshotItem[] = snap
     if (siblings === undefined) children.set(item.parent, [item]);
     else siblings.push(item);
   }
-  const read = (mode: 'with addresses' | 'words alone'): ((item: SnapshotItem) => string) => {
-    const texts = new Map<string, string>();
-    return ({ id }) => {
-      let text = texts.get(id);
-      if (text === undefined) {
-        text = textsOf(stored.get(id)!)
-          .map((each) => textOf(each, mode))
-          .join('\n');
-        texts.set(id, text);
-      }
-      return text;
-    };
-  };
+  const proseOf = kept((id) => readProse(stored.get(id)!.title, fieldsOf(stored.get(id)!)));
   return {
     course,
     items,
@@ -46,7 +35,16 @@ export function viewCourse(course: Course, items: readonly SnapshotItem[] = snap
     childrenOf: (id) => children.get(id) ?? [],
     hasText: ({ id }) => hasContent(stored.get(id)!.body),
     bodiesOf: ({ id }) => textsOf(stored.get(id)!),
-    textOf: read('words alone'),
-    textWithAddresses: read('with addresses'),
+    proseOf: ({ id }) => proseOf(id),
+  };
+}
+
+/** What is worked out once for each id, when it is asked for. */
+function kept<Value>(of: (id: string) => Value): (id: string) => Value {
+  const known = new Map<string, Value>();
+  return (id) => {
+    let value = known.get(id);
+    if (value === undefined) known.set(id, (value = of(id)));
+    return value;
   };
 }

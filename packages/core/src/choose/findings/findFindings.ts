@@ -2,7 +2,7 @@ import { indexCalendar } from '../../calendar/calendarIndex.js';
 import { indexMeetings } from '../../calendar/meetingIndex.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
 import type { Course } from '../../schemas/course.js';
-import { MEETING_HOSTS } from '../../words/findMeetings.js';
+import { wordContextOf } from '../../words/wordContext.js';
 import { viewCourse } from './courseView.js';
 import { FINDING_NAMES, type FindingName } from '../../names/findings.js';
 import type { CourseView, Finding, FindingRule, SourceContext, SourceRule } from './finding.js';
@@ -64,7 +64,7 @@ export interface ViewedSource {
 export function viewSource(
   source: Course,
   weekStartsOn: number | undefined,
-  { meetingHosts = MEETING_HOSTS }: Pick<FindingKnowledge, 'meetingHosts'> = {},
+  { meetingHosts }: Pick<FindingKnowledge, 'meetingHosts'> = {},
   items?: readonly SnapshotItem[],
 ): ViewedSource {
   const calendar = indexCalendar(source.calendar, weekStartsOn ?? 1);
@@ -72,14 +72,7 @@ export function viewSource(
     source: viewCourse(source, items),
     calendar,
     meetings: indexMeetings(calendar, source.meetings ?? []),
-    words: {
-      calendar: source.calendar,
-      termName: source.course.term,
-      courseTitle: source.course.title,
-      monthFirst: (source.course.locale ?? 'en-US') === 'en-US',
-      room: source.course.room,
-      meetingHosts,
-    },
+    words: wordContextOf(source, meetingHosts),
   };
   return { context, found: new Map() };
 }

@@ -3,7 +3,8 @@ import type { MeetingIndex } from '../../calendar/meetingIndex.js';
 import type { FindingName } from '../../names/findings.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
 import type { Course, Link } from '../../schemas/course.js';
-import type { WordContext } from '../../words/found.js';
+import type { WordContext } from '../../words/found/found.js';
+import type { Prose } from '../../words/text/prose.js';
 
 /** What becomes of an item by a finding; of several, the first in this order decides. */
 export type FindingDefault = 'leave' | 'ask' | 'join' | 'bring';
@@ -28,10 +29,8 @@ export interface CourseView {
   childrenOf(id: string): readonly SnapshotItem[];
   /** Whether a reader sees anything in the item's body, a picture too. */
   hasText(item: SnapshotItem): boolean;
-  /** The words of all texts of an item, without quotations, references and code. */
-  textOf(item: SnapshotItem): string;
-  /** The same, with the address behind each link. */
-  textWithAddresses(item: SnapshotItem): string;
+  /** The title and all texts of an item as a reader sees them. */
+  proseOf(item: SnapshotItem): Prose;
   /** All texts of an item as they stand, markup included. */
   bodiesOf(item: SnapshotItem): readonly string[];
 }

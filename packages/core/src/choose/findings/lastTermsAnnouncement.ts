@@ -1,12 +1,23 @@
-import { findDates } from '../../words/findDates.js';
-import { findMeetings } from '../../words/findMeetings.js';
-import { findRelative, findSingleWeekdays } from '../../words/findRelative.js';
-import { findTerms, findYears } from '../../words/findTerms.js';
-import type { FoundWords } from '../../words/found.js';
-import { proseOf } from '../../words/prose.js';
+import { findWords } from '../../words/findWords.js';
+import type { Found } from '../../words/found/found.js';
 import type { SourceRule } from './finding.js';
 
-const FINDERS = [findDates, findTerms, findYears, findRelative, findSingleWeekdays];
+/** What holds for one term only; a weekday when it stands alone and does not recur. */
+function isStale(found: Found): boolean {
+  switch (found.sort) {
+    case 'date':
+    case 'range':
+    case 'term':
+    case 'year':
+    case 'relative':
+    case 'meeting':
+      return true;
+    case 'weekday':
+      return found.isSure && !found.recurs;
+    default:
+      return false;
+  }
+}
 
 /**
  * An announcement that is not evergreen: something in its title or text holds for last term only.
@@ -19,21 +30,11 @@ export const lastTermsAnnouncement: SourceRule = ({ source, words }) => {
   );
   return source.items.flatMap((item) => {
     if (item.kind !== 'announcement' || evergreen.has(item.id)) return [];
-    const prose = proseOf(`${item.title}\n${source.textOf(item)}`);
-    const context = { ...words, titleLength: item.title.length };
-    const meetings = findMeetings(`${item.title}\n${source.textWithAddresses(item)}`, words);
-    const stale = firstFew([...FINDERS.flatMap((finder) => finder(prose, context)), ...meetings]);
+    const stale = findWords(source.proseOf(item), words).filter(isStale).slice(0, MOST_SHOWN);
     if (stale.length === 0) return [];
-    const evidence = stale.map((each) => `“${each.text.trim()}”`).join(', ');
+    const evidence = stale.map((each) => `“${each.sort === 'meeting' ? each.said : each.text}”`).join(', ');
     return [{ item: item.id, finding: 'lastTermsAnnouncement', evidence, default: 'leave' }];
   });
 };
 
 const MOST_SHOWN = 3;
-
-function firstFew(found: FoundWords[]): FoundWords[] {
-  found.sort((a, b) => a.start - b.start || b.end - a.end);
-  const kept: FoundWords[] = [];
-  for (const each of found) if (kept.length === 0 || each.start >= kept[kept.length - 1]!.end) kept.push(each);
-  return kept.slice(0, MOST_SHOWN);
-}

@@ -1,5 +1,5 @@
 import type { SnapshotItem } from '../../course/snapshot.js';
-import { hasContent } from '../../words/textOf.js';
+import { hasContent } from '../../words/text/hasContent.js';
 import type { CourseView, FindingRule } from './finding.js';
 
 interface Section {

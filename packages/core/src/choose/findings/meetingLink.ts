@@ -1,4 +1,4 @@
-import { findMeetings } from '../../words/findMeetings.js';
+import { findMeetings } from '../../words/english/findMeetings.js';
 import type { SourceRule } from './finding.js';
 
 const SHORT = 60;
@@ -7,9 +7,9 @@ const SHORT = 60;
 export const meetingLink: SourceRule = ({ source, words }) =>
   source.items.flatMap((item) => {
     if (item.kind === 'courseSettings') return [];
-    const [first] = findMeetings(`${item.title}\n${source.textWithAddresses(item)}`, words);
+    const [first] = findMeetings(source.proseOf(item), words);
     if (first === undefined) return [];
     const stays = item.kind === 'event' || item.kind === 'announcement' || item.kind === 'weblink';
-    const evidence = `“${first.text.slice(0, SHORT)}”`;
+    const evidence = `“${first.said.slice(0, SHORT)}”`;
     return [{ item: item.id, finding: 'meetingLink', evidence, default: stays ? 'leave' : 'bring' }];
   });

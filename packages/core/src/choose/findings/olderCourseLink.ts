@@ -1,4 +1,4 @@
-import { addressesIn, courseAddressed } from '../../words/addresses.js';
+import { addressesIn, courseAddressed, hostOf, segmentsOf } from '../../words/text/addresses.js';
 import type { FindingContext, FindingRule } from './finding.js';
 
 /** A link into a course of this system that is neither this one nor its destination. */
@@ -29,9 +29,8 @@ function ourHosts({ source, shell }: FindingContext): (host: string) => boolean 
   for (const item of source.items)
     for (const body of source.bodiesOf(item))
       for (const { address } of addressesIn(body)) {
-        const host = /^(?:https?:)?\/\/([^/?#]+)/i.exec(address)?.[1];
-        if (host !== undefined && own.some((id) => address.split(/[/?#&=]/).includes(id)))
-          hosts.add(host.toLowerCase());
+        const host = hostOf(address);
+        if (host !== undefined && segmentsOf(address).some((segment) => own.includes(segment))) hosts.add(host);
       }
   return (host) => hosts.has(host);
 }

@@ -1,5 +1,4 @@
-import { findModeWords, type Mode } from '../../words/findModeWords.js';
-import { proseOf } from '../../words/prose.js';
+import { findModeWords, type Mode } from '../../words/english/findModeWords.js';
 import type { FindingRule } from './finding.js';
 
 const MODES: readonly string[] = ['on site', 'online', 'mixed'] satisfies Mode[];
@@ -13,8 +12,7 @@ export const otherMode: FindingRule = ({ source, shell, words }) => {
   if (old === undefined || now === undefined || old === now) return [];
   return source.items.flatMap((item) => {
     if (item.kind === 'courseSettings') return [];
-    const text = `${item.title}\n${source.textWithAddresses(item)}`;
-    const [first] = findModeWords(text, proseOf(text), old, now, words);
+    const [first] = findModeWords(source.proseOf(item), old, now, words);
     if (first === undefined) return [];
     return [
       { item: item.id, finding: 'otherMode', evidence: `“${first.text}”, ${old} then, ${now} now`, default: 'ask' },

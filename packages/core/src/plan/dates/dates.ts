@@ -48,7 +48,11 @@ export function retimeJobOf(
 }
 
 /** The units around an item, the nearest first. */
-export function unitsAround({ items }: Snapshot): (item: string) => string[] {
+export function unitsAround({
+  items,
+}: {
+  readonly items: readonly Pick<SnapshotItem, 'id' | 'parent'>[];
+}): (item: string) => string[] {
   let parents: ReadonlyMap<string, string | undefined> | undefined;
   return (item) => {
     const of = (parents ??= new Map(items.map(({ id, parent }) => [id, parent])));
@@ -58,7 +62,7 @@ export function unitsAround({ items }: Snapshot): (item: string) => string[] {
   };
 }
 
-export const isGraded = ({ points, links }: SnapshotItem): boolean =>
+export const isGraded = ({ points, links }: Pick<SnapshotItem, 'points' | 'links'>): boolean =>
   (points ?? 0) > 0 && (links ?? []).some(({ type }) => type === 'gradedIn');
 
 /**

@@ -7,7 +7,7 @@ import type { Answer, Choices, Decisions } from '../../schemas/choices.js';
 import type { Course, Item } from '../../schemas/course.js';
 import type { Planned, PlanJob } from '../../schemas/planJob.js';
 import type { PlanPolicy } from '../../schemas/planPolicy.js';
-import { readdressed } from '../../words/addresses.js';
+import { readdressed } from '../../words/text/addresses.js';
 import { joinSources, originOf } from '../sources/joinSources.js';
 import type { JoinedGround, SourceGround } from '../shapes/joined.js';
 import { isWritten, type PlanLine, type Verb } from '../shapes/line.js';

@@ -6,7 +6,7 @@ import type { ChoiceDecisions } from '../../choose/decision.js';
 import { landingStates } from '../../choose/landingStates.js';
 import type { Answer, Choices, Decisions } from '../../schemas/choices.js';
 import type { Link, Moment } from '../../schemas/course.js';
-import { hasContent } from '../../words/textOf.js';
+import { hasContent } from '../../words/text/hasContent.js';
 import { arrange } from './arrange.js';
 import { isWritten, type PlanLine, type Verb } from '../shapes/line.js';
 import { landingSets, type LandingSets } from './workSets.js';

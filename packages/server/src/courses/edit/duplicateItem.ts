@@ -1,5 +1,5 @@
 import type { EntityManager } from 'typeorm';
-import { contentHash, textHash, type SnapshotItem } from '@yarin/core';
+import { contentHash, textHash, withKeysOf, type SnapshotItem } from '@yarin/core';
 import { conflict } from '../../http/httpProblem.js';
 import { nativeHash } from '../nativeHash.js';
 import type { Command } from '../../database/command.js';
@@ -96,6 +96,6 @@ async function copiedText(
   newKey: (key: string) => string,
 ): Promise<string | undefined> {
   const text = await readText(manager, bodyHash);
-  const copy = text.replace(/(["'])item:([^"'#?]+)/g, (_, quote, key) => `${quote}item:${newKey(key)}`);
+  const copy = withKeysOf(text, newKey);
   return copy === text ? undefined : copy;
 }

@@ -1,6 +1,7 @@
 import {
   addressesIn,
   checkDetails,
+  keyAddressed,
   linksOf,
   parseDay,
   reversedMoments,
@@ -207,7 +208,7 @@ function linksAfter(
   known: Known,
 ): Link[] {
   const addressed = new Set(
-    addressesIn(oldBody).flatMap(({ address }) => known.get(address.replace(/^item:/, ''))?.id ?? []),
+    addressesIn(oldBody).flatMap(({ address }) => known.get(keyAddressed(address) ?? address)?.id ?? []),
   );
   const links = (listed ?? item.links ?? []).filter(
     ({ type, to }) => !((type === 'embeds' || type === 'links') && addressed.has(to)),

@@ -1,5 +1,8 @@
+import { REACH, wordsOf, type FoundPlain, type WordContext } from '../found/found.js';
+import { firstFrom, literally } from '../found/match.js';
+import type { Prose } from '../text/prose.js';
+import type { Span } from '../text/seenText.js';
 import { findMeetings } from './findMeetings.js';
-import { found, REACH, type FoundWords, type WordContext } from './found.js';
 
 export type Mode = 'on site' | 'online' | 'mixed';
 
@@ -29,48 +32,32 @@ function patternsFor(old: Mode, now: Mode): readonly RegExp[] {
 /** How far words are looked for beside a room. */
 const NEAR = 40;
 
-/** The place of the first of numbers in order that is not before `least`. */
-function firstFrom(numbers: readonly number[], least: number): number {
-  let [low, high] = [0, numbers.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (numbers[middle]! < least) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-
 /**
  * Words that say the mode that a course had. Those that introduce a meeting's address say where to meet, not the mode.
  *
- * @param text   with the addresses behind its links
- * @param prose  the same text without addresses, file names and quotations, at the same offsets
  * @see docs/rules.md, "Findings"
  */
-export function findModeWords(text: string, prose: string, old: Mode, now: Mode, context: WordContext): FoundWords[] {
-  const meetings = findMeetings(text, context)
-    .map(({ start }) => start)
-    .sort((a, b) => a - b);
+export function findModeWords(prose: Prose, old: Mode, now: Mode, context: WordContext): FoundPlain[] {
+  const { text, words } = prose;
+  const meetings = findMeetings(prose, context).sort((a, b) => a.start - b.start);
   /** A meeting behind it in its sentence; of several the first behind it tells. */
-  const introduces = ({ end }: FoundWords): boolean => {
-    const next = meetings[firstFrom(meetings, end)];
-    return next !== undefined && next - end < REACH && !/[.!?](?:\s|$)|\n/.test(text.slice(end, next));
+  const introduces = ({ end }: Span): boolean => {
+    const next = meetings[firstFrom(meetings, end, ({ start }) => start)]?.start;
+    return next !== undefined && next - end < REACH && !/[.!?](?:\s|$)|[\n\u2028]/.test(text.slice(end, next));
   };
   const saysRoom = old === 'on site' || (old === 'mixed' && now === 'online');
   const room =
-    saysRoom && context.room ? [new RegExp(`\\b(?:in|to|at) ${escaped(context.room)}(?![\\p{L}\\p{N}])`, 'giu')] : [];
+    saysRoom && context.room ? [new RegExp(`\\b(?:in|to|at) ${literally(context.room)}(?![\\p{L}\\p{N}])`, 'giu')] : [];
   return [...patternsFor(old, now), ...room]
-    .flatMap((pattern) => [...prose.matchAll(pattern)])
+    .flatMap((pattern) => [...words.matchAll(pattern)])
     .filter(
-      ({ 0: words, index }) =>
-        !/room/i.test(words) ||
+      ({ 0: said, index }) =>
+        !/room/i.test(said) ||
         !(
-          OWN_ROOM_AFTER.test(prose.slice(index + words.length, index + words.length + NEAR)) ||
-          OWN_ROOM_BEFORE.test(prose.slice(Math.max(0, index - NEAR), index).trimEnd())
+          OWN_ROOM_AFTER.test(words.slice(index + said.length, index + said.length + NEAR)) ||
+          OWN_ROOM_BEFORE.test(words.slice(Math.max(0, index - NEAR), index).trimEnd())
         ),
     )
-    .map((match) => found('mode', match))
+    .map((match): FoundPlain => ({ sort: 'mode', ...wordsOf(match) }))
     .filter((each) => !introduces(each));
 }

@@ -1,0 +1,121 @@
+import { civilDate, weekdayOf, type Day } from '../calendar/day.js';
+import type { FoundDay, FoundRange, WrittenHours } from '../words/found/found.js';
+import type { Language } from '../words/found/language.js';
+import type { ClosureDays } from './closureDays.js';
+import type { MovedDay } from './movedDays.js';
+import type { Edit, Rewording, StaleProblem } from './proposal.js';
+
+/** What dates are reworded by. */
+export interface DateGround {
+  readonly text: string;
+  readonly language: Language;
+  readonly closures: ClosureDays;
+  readonly moved: ReadonlyMap<FoundDay, MovedDay>;
+  /** Whether the text writes its months short, for “May”. */
+  readonly isShort: boolean;
+  /** Where another day of its list goes, that writes the month for both. */
+  readonly monthBeside: (day: FoundDay) => number | undefined;
+}
+
+const NOTHING = (problem?: StaleProblem): Rewording => ({ edits: null, ...(problem === undefined ? {} : { problem }) });
+
+/** A date of the old term, with what stands there instead; `undefined` when it stays. */
+export function rewordDate(found: FoundDay, ground: DateGround): Rewording | undefined {
+  if (found.doubt !== undefined) return NOTHING(found.doubt);
+  const [day] = found.days as [Day];
+  const moved = ground.moved.get(found)!;
+  const closure = moved.isMeant ? undefined : ground.closures.ofDay(day);
+  if (closure === 'none') return NOTHING('closure');
+  if (closure !== undefined) return { edits: editsOfDay(found, closure, ground) };
+  if (ground.language.isBesideOutsideEvent(ground.text, found)) return NOTHING('fixed');
+  if (moved.isKept) return undefined;
+  if (moved.day === null) return NOTHING('cleared');
+  const edits = [...editsOfDay(found, moved.day, ground), ...editsOfHours(found.hours, moved, ground)];
+  return { edits, ...(moved.doubt === undefined ? {} : { problem: moved.doubt }) };
+}
+
+/** A range of days, both ends as one. */
+export function rewordRange(found: FoundRange, ground: DateGround): Rewording | undefined {
+  const { from, to } = found;
+  const doubt = from.doubt ?? to.doubt;
+  if (doubt !== undefined) return NOTHING(doubt);
+  const days = { from: from.days[0]!, to: to.days[0]! };
+  const closure = ground.closures.ofRange(days);
+  if (closure === 'none') return NOTHING('closure');
+  if (closure !== undefined) return { edits: editsOfRange(found, closure, ground) };
+  if (ground.language.isBesideOutsideEvent(ground.text, found)) return NOTHING('fixed');
+  const [first, last] = [ground.moved.get(from)!, ground.moved.get(to)!];
+  if (first.isKept && last.isKept) return undefined;
+  if (first.day === null || last.day === null) return NOTHING('cleared');
+  const problem = first.doubt ?? last.doubt;
+  const edits = [
+    ...editsOfRange(found, { from: first.day, to: Math.max(first.day, last.day) }, ground),
+    ...editsOfHours(from.hours, first, ground),
+    ...editsOfHours(to.hours, last, ground),
+  ];
+  return { edits, ...(problem === undefined ? {} : { problem }) };
+}
+
+function editsOfRange(
+  { from, to }: FoundRange,
+  days: { readonly from: Day; readonly to: Day },
+  ground: DateGround,
+): Edit[] {
+  const [first, last] = [civilDate(days.from).month, civilDate(days.to).month];
+  // A month that both share stands with one of them: the other writes its own where it has another now.
+  const own = [
+    ...editsOfDay(from, days.from, { ...ground, monthBeside: () => last }),
+    ...editsOfDay(to, days.to, { ...ground, monthBeside: () => first }),
+  ];
+  const places = new Set<number>();
+  return own.filter(({ start }) => !places.has(start) && places.add(start));
+}
+
+/** What changes in a day's words. */
+function editsOfDay(found: FoundDay, day: Day, { text, language, isShort, monthBeside }: DateGround): Edit[] {
+  const { weekday, month, date, ordinal, year } = found.written;
+  const { writer } = language;
+  const to = civilDate(day);
+  const at = ({ start, end }: { readonly start: number; readonly end: number }): string => text.slice(start, end);
+  const isOwn = month.start >= found.start && month.end <= found.end;
+  const isInFigures = found.style !== 'words';
+  const monthWords = (): string =>
+    isInFigures ? writer.number(to.month, at(month), isPadded(found, at)) : writer.month(to.month, at(month), isShort);
+  const edits: Edit[] = [];
+  if (weekday !== undefined) edits.push({ ...weekday, text: writer.weekday(weekdayOf(day), at(weekday)) });
+  let written = isInFigures ? writer.number(to.date, at(date), isPadded(found, at)) : writer.number(to.date, at(date));
+  let ending = ordinal === undefined ? '' : writer.ordinal(to.date, at(ordinal));
+  if (isOwn) edits.push({ ...month, text: monthWords() });
+  else if (monthBeside(found) !== to.month) {
+    const sign = found.style === 'numbers' ? '/' : ' ';
+    if (month.start < date.start) written = `${monthWords()}${sign}${written}`;
+    else if (ordinal === undefined) written = `${written} ${monthWords()}`;
+    else ending = `${ending} ${monthWords()}`;
+  }
+  edits.push({ ...date, text: written });
+  if (ordinal !== undefined) edits.push({ ...ordinal, text: ending });
+  if (year !== undefined && year.start >= found.start && year.end <= found.end)
+    edits.push({ ...year, text: writer.year(to.year, at(year)) });
+  return edits;
+}
+
+/** Whether a date in figures writes “03”: by itself, or because its other number does. */
+const isPadded = (
+  { style, written: { month, date } }: FoundDay,
+  at: (part: { readonly start: number; readonly end: number }) => string,
+): boolean => style === 'iso' || at(month).startsWith('0') || at(date).startsWith('0');
+
+function editsOfHours(hours: WrittenHours | undefined, moved: MovedDay, { text, language }: DateGround): Edit[] {
+  if (hours === undefined || moved.from === undefined) return [];
+  const { writer } = language;
+  const from = { ...moved.from, like: text.slice(hours.from.start, hours.from.end) };
+  if (hours.to === undefined || moved.to === undefined)
+    return [{ ...hours.from, text: writer.hour(from.minute, from.like, from.readAs) }];
+  const to = { ...moved.to, like: text.slice(hours.to.start, hours.to.end) };
+  if (from.minute === from.readAs && to.minute === to.readAs) return [];
+  const [first, last] = writer.hours(from, to);
+  return [
+    { ...hours.from, text: first },
+    { ...hours.to, text: last },
+  ];
+}

@@ -1,0 +1,110 @@
+import { parseMinute, type Minute, type Weekday } from '../../calendar/day.js';
+import type { Meeting } from '../../schemas/calendar.js';
+import type { Finder, FoundPattern, Part, Refiner, WrittenHours } from '../found/found.js';
+import { groupPart, groupSpan, matchAt, spanning } from '../found/match.js';
+import { minutesOf, sharedHalf } from './findHours.js';
+import { weekdayOfWord } from './names.js';
+import { sentenceAround } from './sentences.js';
+
+const WHOLE = '(?:[Mm]on|[Tt]ues|[Ww]ednes|[Tt]hurs|[Ff]ri|[Ss]atur|[Ss]un)days?';
+const SHORT = '(?:Mon|Tues?|Weds?|Thu(?:rs?)?|Fri|Sat|Sun)\\b\\.?';
+const ONE = `(?:${WHOLE}|${SHORT})`;
+const AND = '(?:\\s*[,/&+]\\s*(?:and\\s+)?|\\s+and\\s+|[–-])';
+/** “MW”, “TTh”, “TuTh”, “MWF”: each weekday by its first letters. */
+const LETTER = '(?:M|Tu|Th|T|W|R|F|Sa|Su)';
+const COMPACT = `${LETTER}(?:[/-]?${LETTER}){1,4}`;
+const DAYS = new RegExp(
+  `(?<![\\p{L}\\p{N}-])(?<days>${ONE}(?:${AND}${ONE}){0,6}|${COMPACT})(?![\\p{L}\\p{N}’'-])`,
+  'dgu',
+);
+const OUR = /\bour\s+$/i;
+const CLASS = /\s+(?:class(?:es)?|lectures?|labs?|seminars?|sections?|meetings?|sessions?)\b/iy;
+const LONGEST_OUR = 8;
+
+const TIME = '(?:noon|midnight|(?:2[0-3]|[01]?\\d)(?::[0-5]\\d)?(?:\\s?(?:[ap]m\\b|[ap]\\.\\s?m\\.))?)';
+const HOURS = `(?<from>${TIME})(?:\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b)\\s*(?<to>${TIME}))?(?![\\w:%])`;
+const HOURS_BEHIND = new RegExp(`,?[^\\S\\n]*(?:\\(|(?:at|from|@)[^\\S\\n]+|mornings?\\s+at\\s+)?${HOURS}`, 'diy');
+const HOURS_ALONE = new RegExp(
+  `(?<![\\w:./,$€£-])(?:(?<=\\bat )|(?=\\S{1,8}\\s?(?:[ap]\\.?m\\b\\.?)?\\s*(?:–|—|-|to)\\s*\\d)|(?=\\d{1,2}:\\d\\d))${HOURS}`,
+  'dgi',
+);
+
+/** With one of these in its sentence a weekday or an hour alone means the class. */
+const OF_THE_CLASS = /\b(?:class(?:es)?|lectures?|labs?|seminars?|sections?|meets?|meetings?|met)\b/i;
+const OF_SOMETHING_ELSE = /\b(?:office|tutor(?:s|ing)?|library|help desk|drop-in|office hours?|consultations?)\b/i;
+
+const HALF_DAY = 720;
+
+/** Whether a written minute is a minute of the day, on either clock. */
+const isMinute = ({ value }: Part<Minute>, text: string, minute: Minute): boolean =>
+  value === minute || (!/[apn]/i.test(text) && value < HALF_DAY && value + HALF_DAY === minute);
+
+function hoursOf(match: RegExpExecArray | null): WrittenHours | undefined {
+  if (match === null) return undefined;
+  const shared = sharedHalf(match.groups!.from!, match.groups!.to);
+  const from = groupPart(match, 'from', (text) => minutesOf(text, shared))!;
+  const to = groupPart(match, 'to', (text) => minutesOf(text));
+  return to === undefined ? { from } : { from, to };
+}
+
+/** The meetings at which written hours are those of the class. */
+const meetingsAt = (text: string, { from, to }: WrittenHours, meetings: readonly Meeting[]): Meeting[] =>
+  meetings.filter(
+    ({ start, end }) =>
+      isMinute(from, text.slice(from.start, to?.end ?? from.end), parseMinute(start)) &&
+      (to === undefined || isMinute(to, text.slice(to.start, to.end), parseMinute(end))),
+  );
+
+const EACH = new RegExp(`(?<day>${ONE})`, 'dg');
+const ALL_LETTERS = new RegExp(`^${COMPACT}$`);
+const EACH_LETTER = new RegExp(`(?<day>${LETTER})`, 'dg');
+const LETTERS: Readonly<Record<string, Weekday>> = { M: 1, T: 2, Tu: 2, W: 3, Th: 4, R: 4, F: 5, Sa: 6, Su: 7 };
+
+function weekdaysOf(text: string, from: number): Part<Weekday>[] {
+  const isCompact = ALL_LETTERS.test(text);
+  return [...text.matchAll(isCompact ? EACH_LETTER : EACH)].map((match) => {
+    const { start, end, value } = groupPart(match, 'day', (day) => (isCompact ? LETTERS[day]! : weekdayOfWord(day)))!;
+    return { start: start + from, end: end + from, value };
+  });
+}
+
+/** Weekdays of the class, with its hours or without. */
+function daysPattern(text: string, match: RegExpExecArray, meetings: readonly Meeting[]): FoundPattern | undefined {
+  const days = groupSpan(match, 'days')!;
+  const weekdays = weekdaysOf(match.groups!.days!, days.start);
+  const own = meetings.filter(({ weekday }) => weekdays.some(({ value }) => value === weekday));
+  if (weekdays.some(({ value }) => own.every(({ weekday }) => weekday !== value))) return undefined;
+  const sentence = sentenceAround(text, days.start);
+  const hours = hoursOf(matchAt(HOURS_BEHIND, text, days.end));
+  if (hours !== undefined) {
+    const at = meetingsAt(text, hours, own);
+    if (weekdays.some(({ value }) => at.every(({ weekday }) => weekday !== value))) return undefined;
+    return { sort: 'pattern', ...spanning(text, [days, hours.from, hours.to]), weekdays, hours };
+  }
+  if (OF_SOMETHING_ELSE.test(sentence)) return undefined;
+  const isWhole = meetings.every(({ weekday }) => weekdays.some(({ value }) => value === weekday));
+  const isCompact = ALL_LETTERS.test(match.groups!.days!);
+  if (!OF_THE_CLASS.test(sentence) && !(isWhole && weekdays.length > 1 && !isCompact)) return undefined;
+  const our = OUR.exec(text.slice(Math.max(0, days.start - LONGEST_OUR), days.start));
+  const named = our === null ? null : matchAt(CLASS, text, days.end);
+  if (our === null || named === null) return { sort: 'pattern', ...spanning(text, [days]), weekdays };
+  const whole = { start: days.start - our[0].length, end: days.end + named[0].length };
+  return { sort: 'pattern', ...spanning(text, [whole]), weekdays };
+}
+
+/** Class days and class hours in words: “Mondays and Wednesdays at 10”, “MW 10:00–11:15”, “our Monday class”. */
+const findPatterns: Finder<FoundPattern> = ({ words }, { meetings }) => {
+  if (meetings.length === 0) return [];
+  const days = [...words.matchAll(DAYS)].flatMap((match) => daysPattern(words, match, meetings) ?? []);
+  const hours = [...words.matchAll(HOURS_ALONE)].flatMap((match): FoundPattern[] => {
+    const own = hoursOf(match);
+    if (own === undefined || meetingsAt(words, own, meetings).length === 0) return [];
+    const sentence = sentenceAround(words, own.from.start);
+    if (!OF_THE_CLASS.test(sentence) || OF_SOMETHING_ELSE.test(sentence)) return [];
+    return [{ sort: 'pattern', ...spanning(words, [own.from, own.to]), weekdays: [], hours: own }];
+  });
+  return [...days, ...hours];
+};
+
+/** Class days and hours are read when those of dates are known: what belongs to a date is none. */
+export const joinPatterns: Refiner = (found, prose, context) => [...found, ...findPatterns(prose, context)];

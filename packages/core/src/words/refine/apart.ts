@@ -1,0 +1,33 @@
+import type { Found, Refiner, WordSort } from '../found/found.js';
+import { overlaps } from '../found/match.js';
+
+/** Of words that could be two things the longer is meant; of as long ones the first of these. */
+const ORDER: readonly WordSort[] = [
+  'range',
+  'date',
+  'meeting',
+  'term',
+  'section',
+  'room',
+  'year',
+  'person',
+  'pattern',
+  'hours',
+  'weekday',
+  'relative',
+  'mode',
+];
+
+/** Keeps one of those that stand in each other's place, in the order of the text. */
+export const apart: Refiner = (found) => {
+  const kept: Found[] = [];
+  const isBetter = (one: Found, other: Found): boolean => {
+    const longer = one.end - one.start - (other.end - other.start);
+    return longer === 0 ? ORDER.indexOf(one.sort) < ORDER.indexOf(other.sort) : longer > 0;
+  };
+  for (const each of found.toSorted((a, b) => a.start - b.start || b.end - a.end)) {
+    while (kept.length > 0 && overlaps(kept.at(-1)!, each) && isBetter(each, kept.at(-1)!)) kept.pop();
+    if (kept.length === 0 || !overlaps(kept.at(-1)!, each)) kept.push(each);
+  }
+  return kept;
+};
