@@ -5,7 +5,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '**/components.d.ts', 'e2e/test-results/**', 'var/**'] },
+  { ignores: ['.faults/', '**/dist/**', '**/node_modules/**', '**/components.d.ts', 'e2e/test-results/**', 'var/**'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...vue.configs['flat/essential'],
@@ -44,7 +44,7 @@ export default ts.config(
   },
   {
     files: ['packages/web/src/**/*.{ts,vue}'],
-    ignores: ['packages/web/src/shared/readersDates.ts'],
+    ignores: ['.faults/', 'packages/web/src/shared/readersDates.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -7,6 +7,7 @@ const BENCHES = [
   ['packages/core/bench/retime.ts', 'tsconfig.base.json'],
   ['packages/core/bench/careful.ts', 'tsconfig.base.json'],
   ['packages/core/bench/findings.ts', 'tsconfig.base.json'],
+  ['packages/core/bench/texts.ts', 'tsconfig.base.json'],
   ['packages/core/bench/choosing.ts', 'tsconfig.base.json'],
   ['packages/server/bench/bring.ts', 'packages/server/tsconfig.json'],
   ['packages/server/bench/find.ts', 'packages/server/tsconfig.json'],

@@ -1,6 +1,7 @@
 import type { Kind } from '../names/kinds.js';
 import type { SnapshotItem } from '../course/snapshot.js';
-import { staysBehind, type PlanLine, type Verb } from './shapes/line.js';
+import type { Verb } from '../names/verbs.js';
+import { staysBehind, type PlanLine } from './shapes/line.js';
 import type { KindCounts } from './shapes/preview.js';
 
 /** A count while things are being counted. */

@@ -10,10 +10,10 @@ const WRITTEN = /https?:\/\/[^\s"'<>)]+/gi;
  * Links into the old course, in attributes and written out, with the same thing in the new one; without a replacement where that did
  * not come. Only the segments that name course and thing change.
  */
-export function addressProposals({ item, prose, texts }: ReadItem, job: RefreshJob): Proposal[] {
+export function addressProposals(job: RefreshJob): (read: ReadItem) => Proposal[] {
   const { id } = job.course.course;
   const ids = new Set(job.course.items.map((each) => each.id));
-  const proposed = (address: string, place: Place): Proposal[] => {
+  const proposed = ({ item, texts }: ReadItem, address: string, place: Place): Proposal[] => {
     if (keyAddressed(address) !== undefined || !segmentsOf(address).includes(id)) return [];
     const thing = itemAddressed(address, id, (segment) => ids.has(segment));
     const there = thing === undefined ? undefined : job.brought?.[thing];
@@ -27,11 +27,15 @@ export function addressProposals({ item, prose, texts }: ReadItem, job: RefreshJ
           : withSegments(text, { [id]: course.id, [thing]: there });
     return replacement === text ? [] : [{ item: item.id, ...place, text, sort: 'address', replacement }];
   };
-  return [
-    ...prose.addresses.flatMap(({ address, field, start, end }) => proposed(address, { field, start, end })),
-    ...[...prose.text.matchAll(WRITTEN)].flatMap(({ 0: address, index }) => {
+  return (read) => {
+    const { prose } = read;
+    const seen = prose.addresses.flatMap(({ address, field, start, end }) =>
+      proposed(read, address, { field, start, end }),
+    );
+    const written = [...prose.text.matchAll(WRITTEN)].flatMap(({ 0: address, index }) => {
       const place = prose.placeOf({ start: index, end: index + address.length });
-      return place === undefined ? [] : proposed(address, place);
-    }),
-  ];
+      return place === undefined ? [] : proposed(read, address, place);
+    });
+    return [...seen, ...written];
+  };
 }

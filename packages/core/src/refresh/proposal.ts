@@ -55,6 +55,9 @@ export function proposalOf(
   return { item, ...place, text, sort, replacement, ...(problem === undefined ? {} : { problem }) };
 }
 
+/** Tags that stand within a word, which open or close something around it. */
+const tagsIn = (source: string): string => (source.match(/<[^<>]*>/g) ?? []).join('');
+
 function edited(
   source: string,
   place: Span & { readonly field: string },
@@ -64,8 +67,11 @@ function edited(
   let written = '';
   let from = place.start;
   for (const { text, ...span } of edits.toSorted((a, b) => a.start - b.start)) {
+    // What stays is not written anew: its references and the markup in it stay to the letter.
+    if (prose.text.slice(span.start, span.end) === text) continue;
     const { start, end } = prose.placeOf(span)!;
-    written += source.slice(from, start) + (place.field === 'title' ? text : inMarkup(text));
+    written += source.slice(from, start);
+    written += place.field === 'title' ? text : inMarkup(text) + tagsIn(source.slice(start, end));
     from = end;
   }
   return written + source.slice(from, place.end);

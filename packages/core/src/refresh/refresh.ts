@@ -12,7 +12,7 @@ import { movedDays, type MovedDay } from './movedDays.js';
 import { rewordPerson, rewordRoom, rewordSection, rewordTerm, rewordYear } from './names.js';
 import { rewordPattern } from './patterns.js';
 import { proposalOf, type Proposal, type Rewording } from './proposal.js';
-import { readItem, type ReadItem } from './readItem.js';
+import { daysIn, readItem, type ReadItem } from './readItem.js';
 
 /**
  * Finds the words of a course's titles and bodies that mean its old term, and proposes what stands there in the new one: dates by the
@@ -34,11 +34,12 @@ export function refresh(job: RefreshJob): Result<Proposal[]> {
   const moved = movedDays(course, read, sides[1], policy);
   if (!moved.ok) return moved;
   const closures = closureDays(course.calendar, destination.calendar);
+  const addresses = addressProposals(job);
   return succeed(
     read.flatMap((each) => {
       const reword = rewordingOf({ ...job, policy }, each, closures, moved.value);
       const proposals = each.found.flatMap((found) => proposed(each, found, reword(found)) ?? []);
-      return [...proposals, ...addressProposals(each, job)].sort(inOrder);
+      return [...proposals, ...addresses(each)].sort(inOrder);
     }),
   );
 }
@@ -81,6 +82,13 @@ function rewordingOf(
   const { text } = prose;
   const { writer } = ENGLISH;
   const heads = { text, writer, before: course.course, after: destination.course };
+  /** Days by the place of the month that stands in their own words. */
+  const owners = new Map(
+    daysIn(found).flatMap((day) => {
+      const { month } = day.written;
+      return day.start <= month.start && month.end <= day.end ? [[month.start, day] as const] : [];
+    }),
+  );
   const dates: DateGround = {
     text,
     language: ENGLISH,
@@ -88,9 +96,7 @@ function rewordingOf(
     moved,
     isShort: writesMonthsShort(text, found),
     monthBeside: ({ written: { month } }) => {
-      const owner = found.find(
-        (each): each is FoundDay => each.sort === 'date' && each.start <= month.start && month.end <= each.end,
-      );
+      const owner = owners.get(month.start);
       const day = owner && moved.get(owner)?.day;
       return day === undefined || day === null ? undefined : civilDate(day).month;
     },
@@ -134,7 +140,7 @@ function rewordingOf(
 
 /** Whether a text writes its months short; one that can be either tells nothing. */
 function writesMonthsShort(text: string, found: readonly Found[]): boolean {
-  const written = found.flatMap((each) => (each.sort === 'date' && each.style === 'words' ? [each.written.month] : []));
+  const written = daysIn(found).flatMap((day) => (day.style === 'words' ? [day.written.month] : []));
   const short = written.map(({ start, end }) => ENGLISH.isShortMonth(text.slice(start, end)));
   return short.includes(true) && !short.includes(false);
 }

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { FINDING_NAMES } from '../names/findings.js';
 import { FLAGS } from '../names/flags.js';
 import { SETTLEMENTS } from '../names/settlements.js';
+import { VERBS } from '../names/verbs.js';
 import { momentAtSchema } from './calendar.js';
 import { answerSchema, choicesSchema } from './choices.js';
 import { courseSchema } from './course.js';
@@ -46,7 +47,6 @@ export const planJobSchema = Type.Object(
 );
 export type PlanJob = Static<typeof planJobSchema>;
 
-const VERBS = ['add', 'join', 'same', 'update', 'keep', 'ask', 'gone', 'leave', 'here'] as const;
 const REASONS = [
   'item',
   'unit',

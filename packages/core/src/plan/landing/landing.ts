@@ -8,7 +8,8 @@ import type { Answer, Choices, Decisions } from '../../schemas/choices.js';
 import type { Link, Moment } from '../../schemas/course.js';
 import { hasContent } from '../../words/text/hasContent.js';
 import { arrange } from './arrange.js';
-import { isWritten, type PlanLine, type Verb } from '../shapes/line.js';
+import type { Verb } from '../../names/verbs.js';
+import { isWritten, type PlanLine } from '../shapes/line.js';
 import { landingSets, type LandingSets } from './workSets.js';
 import type { PlanIndex, PreviewDate, PreviewItem } from '../shapes/preview.js';
 

@@ -1,6 +1,5 @@
 import type { Why } from '../../choose/decision.js';
-
-export type Verb = 'add' | 'join' | 'same' | 'update' | 'keep' | 'ask' | 'gone' | 'leave' | 'here';
+import { VERB_MEANINGS, type Verb } from '../../names/verbs.js';
 
 /** What happens to one thing. `item` is null for what only the shell has, `to` is null for what does not come. */
 export interface PlanLine {
@@ -22,16 +21,14 @@ export interface PlanLine {
 }
 
 /** Of what is written: it stands in the shell as a thing of its own, and takes the place of nothing; a kept place does so too. */
-export const landsNew = ({ verb }: Pick<PlanLine, 'verb'>): boolean => verb === 'add' || verb === 'leave';
+export const landsNew = ({ verb }: Pick<PlanLine, 'verb'>): boolean => VERB_MEANINGS[verb].landsNew === true;
 
 /** It will not be in the new course: it is left, left the source, or came before and was taken out of the shell by hand. */
 export const staysBehind = ({ verb, to }: Pick<PlanLine, 'verb' | 'to'>): boolean =>
-  verb === 'leave' || verb === 'gone' || to === null;
+  VERB_MEANINGS[verb].staysBehind === true || to === null;
 
 /** It came before, and a person took it out of the shell: it stays out. */
 export const isOut = ({ verb, to }: Pick<PlanLine, 'verb' | 'to'>): boolean => verb === 'keep' && to === null;
 
-const WRITTEN: readonly Verb[] = ['add', 'join', 'update'];
-
 export const isWritten = ({ verb, place, answered }: Pick<PlanLine, 'verb' | 'place' | 'answered'>): boolean =>
-  WRITTEN.includes(verb) || place === true || answered === 'written';
+  VERB_MEANINGS[verb].writes === true || place === true || answered === 'written';

@@ -9,7 +9,8 @@ import type { Calendar } from '../../schemas/calendar.js';
 import type { Decisions } from '../../schemas/choices.js';
 import type { PlanPolicy } from '../../schemas/planPolicy.js';
 import type { Joined } from './joined.js';
-import type { PlanLine, Verb } from './line.js';
+import type { PlanLine } from './line.js';
+import type { Verb } from '../../names/verbs.js';
 import type { LineageEntry, Match, Matches } from './matches.js';
 
 /** Both sides of a plan, with what follows from them alone and what earlier runs left. */

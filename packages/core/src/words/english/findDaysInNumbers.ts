@@ -4,7 +4,7 @@ import { groupPart, matchAt, spanning } from '../found/match.js';
 const NUMBERS = /(?<![\d/.,:$€£])(?<a>\d{1,2})\/(?<b>\d{1,2})(?:\/(?<year>(?:19|20)?\d\d))?(?![\d/]|\.\d)/dg;
 const DASHED = /(?<![\d/.-])(?<a>\d{1,2})-(?<b>\d{1,2})-(?<year>(?:19|20)\d\d)(?![\d-])/dg;
 const DOTTED = /(?<![\d.])(?<a>\d{1,2})\.(?<b>\d{1,2})\.(?<year>(?:19|20)\d\d)?(?!\d)/dg;
-const ISO = /(?<![\w-])(?<year>(?:19|20)\d\d)-(?<b>\d\d)-(?<a>\d\d)(?!\d|-\d)/dg;
+const ISO = /(?<![\w/-])(?<year>(?:19|20)\d\d)(?<sign>[/-])(?<b>\d\d?)\k<sign>(?<a>\d\d?)(?!\d|[/-]\d)/dg;
 /** “3/9–13”: the last day of a range has no month of its own. */
 const UNTIL = /\s?[–-]\s?(?<date>\d{1,2})(?![\d/:]|\.\d)/dy;
 
@@ -19,6 +19,8 @@ const AFTER_NO_DATE =
   /^\s*(?:%|"|in(?:ch(?:es)?)?\b\.? (?:deep|wide|long|of)|(?:of|cups?|miles?|hours?|inch(?:es)?|points?|pts?|credits?|majority|full|pages?|teaspoons?|tablespoons?|tsp|tbsp|lit(?:er|re)s?|dilution|strength|scale|size|time|beats?|measures?|vote|share|ratings?|stars?|marks?|mix|split|power|turns?|way|correct|right|people|students|pounds?|acres?)\b)/i;
 /** An hour behind two numbers makes a date of them. */
 const HOUR_AFTER = /^,?\s+(?:at\s+)?(?:\d{1,2}(?::\d\d)?\s*(?:am|pm|a\.m|p\.m)|\d{1,2}:\d\d|noon|midnight)/i;
+/** So does another date that it goes on to. */
+const DATE_AFTER = /^\s?[–-]\s?\d{1,2}\/\d{1,2}(?!\d)/;
 const FRACTION = /^(?:1\/[2-9]|2\/[35]|3\/[458]|[45]\/[689]|7\/8|24\/7|50\/50)$/;
 const NEAR = 24;
 
@@ -29,7 +31,8 @@ function isDateHere(text: string, match: RegExpExecArray): boolean {
   const after = text.slice(end, end + NEAR);
   if (AFTER_NO_DATE.test(after)) return false;
   const said = before(text, match);
-  if (match.groups!.year !== undefined || BEFORE_A_DATE.test(said) || HOUR_AFTER.test(after)) return true;
+  if (match.groups!.year !== undefined || BEFORE_A_DATE.test(said)) return true;
+  if (HOUR_AFTER.test(after) || DATE_AFTER.test(after)) return true;
   return !BEFORE_NO_DATE.test(said) && !FRACTION.test(match[0]);
 }
 

@@ -1,30 +1,31 @@
 import type { Finder, FoundDay, FoundRange, Part, WrittenDay } from '../found/found.js';
 import { groupPart, groupSpan, matchAt, spanning } from '../found/match.js';
 import type { Span } from '../text/seenText.js';
-import { ANY_WEEKDAY, DATE, MONTH, monthOf, ORDINAL, weekdayOfWord } from './names.js';
+import { WEEKDAY, DATE, MONTH, monthOf, ORDINAL, weekdayOfWord } from './names.js';
 
+/** A space in a line: a date does not go on over the break of a line. */
+const GAP = '[^\\S\\n\\u2028]';
 /** What may stand behind the number of a day. */
-const ENDS = '(?![\\d:.]\\d|\\w|%|\\s*(?:am|pm|a\\.m|p\\.m)\\b)';
+const ENDS = `(?![\\d:.]\\d|\\w|%|${GAP}*(?:am|pm|a\\.m|p\\.m)\\b)`;
 const NUMBER = `(?<date>${DATE})(?<ordinal>${ORDINAL})?`;
-const DASH = '\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b|\\bthrough\\b|\\bthru\\b)\\s*';
-const AND = '(?:,\\s*(?:and|or)\\s+|\\s*&\\s*|\\s+(?:and|or)\\s+)';
+const DASH = `${GAP}*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b|\\bthrough\\b|\\bthru\\b)${GAP}*`;
+const AND = `(?:,${GAP}*(?:and|or)${GAP}+|${GAP}*&${GAP}*|${GAP}+(?:and|or)${GAP}+)`;
 /** What numbers behind a day are counted in, when they are none themselves. */
-const COUNTED =
-  '(?!\\s+(?:students|people|points?|pages|minutes|hours|groups|questions|copies|chapters|others|more)\\b)';
+const COUNTED = `(?!${GAP}+(?:students|people|points?|pages|minutes|hours|groups|questions|copies|chapters|others|more)\\b)`;
 
-const MONTH_FIRST = new RegExp(`\\b(?<month>${MONTH})\\s+(?:the\\s+)?${NUMBER}${ENDS}`, 'dg');
+const MONTH_FIRST = new RegExp(`\\b(?<month>${MONTH})${GAP}+(?:the${GAP}+)?${NUMBER}${ENDS}`, 'dg');
 const DATE_FIRST = new RegExp(
-  `\\b${NUMBER}(?<others>${DASH}(?:(?:${ANY_WEEKDAY})\\.?,?\\s+)?${DATE}${ORDINAL}?|\\s+and\\s+${DATE}${ORDINAL}?|(?:,\\s*${DATE}${ORDINAL}?){0,30}${AND}${DATE}${ORDINAL}?)?\\.?\\s+(?:of\\s+)?(?<month>${MONTH})(?!\\w)`,
+  `(?<![\\w/.:])${NUMBER}(?<others>${DASH}(?:(?:${WEEKDAY})\\.?,?${GAP}+)?${DATE}${ORDINAL}?|${GAP}+and${GAP}+${DATE}${ORDINAL}?|(?:,${GAP}*${DATE}${ORDINAL}?){0,30}${AND}${DATE}${ORDINAL}?)?(?:\\.?${GAP}+(?:of${GAP}+)?|-)(?<month>${MONTH})(?!\\w)`,
   'dg',
 );
-const YEAR = /,?\s+(?<year>(?:19|20)\d\d)(?!\d)/dy;
+const YEAR = /(?:,?[^\S\n\u2028]+|-)(?<year>(?:19|20)\d\d)(?![\d-])|-(?<short>\d\d)(?![\d-])/dy;
 const UNTIL = new RegExp(
-  `(?<dash>${DASH}|\\s+and\\s+)(?:(?<weekday>${ANY_WEEKDAY})\\.?,?\\s+)?${NUMBER}${ENDS}(?!/|\\.?\\s+(?:of\\s+)?${MONTH})`,
+  `(?<dash>${DASH}|${GAP}+and${GAP}+)(?:(?<weekday>${WEEKDAY})\\.?,?${GAP}+)?${NUMBER}${ENDS}(?!/|\\.?${GAP}+(?:of${GAP}+)?${MONTH})`,
   'dyi',
 );
-const MORE = new RegExp(`(?:,\\s*${DATE}${ORDINAL}?){0,30}${AND}${DATE}${ORDINAL}?${ENDS}${COUNTED}`, 'y');
-const BETWEEN = /\bbetween\s+(?:the\s+)?$/i;
-const EACH = new RegExp(`(?:(?<weekday>${ANY_WEEKDAY})\\.?,?\\s+)?${NUMBER}`, 'dgi');
+const MORE = new RegExp(`(?:,${GAP}*${DATE}${ORDINAL}?){0,30}${AND}${DATE}${ORDINAL}?${ENDS}${COUNTED}`, 'y');
+const BETWEEN = /\bbetween[^\S\n]+(?:the[^\S\n]+)?$/i;
+const EACH = new RegExp(`(?:(?<weekday>${WEEKDAY})\\.?,?${GAP}+)?${NUMBER}`, 'dgi');
 
 /** The days of one month that are written together. */
 interface Together {
@@ -116,5 +117,7 @@ export const findDaysInWords: Finder<FoundDay | FoundRange> = ({ words }) =>
 
 function yearBehind(text: string, at: number): Part<number> | undefined {
   const found = matchAt(YEAR, text, at);
-  return found === null ? undefined : groupPart(found, 'year', Number);
+  return found === null
+    ? undefined
+    : (groupPart(found, 'year', Number) ?? groupPart(found, 'short', (year) => 2000 + Number(year)));
 }

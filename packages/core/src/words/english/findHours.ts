@@ -7,7 +7,7 @@ const HALF = '(?:[ap]m\\b|[ap]\\.\\s?m\\.)';
 const TIME = `(?:noon|midnight|(?:2[0-3]|[01]?\\d)(?::[0-5]\\d)?(?:\\s?${HALF})?)`;
 const TO = '\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b)\\s*';
 const HOURS = new RegExp(
-  `(?<![\\w:./,$€£-]|\\d\\s|\\b${ANY_MONTH}\\.?\\s)(?<from>${TIME})(?:${TO}(?<to>${TIME}))?(?![\\w:%°]|[./,-]\\d|\\s?(?:%|°|st\\b|nd\\b|rd\\b|th\\b))`,
+  `(?<![\\w:./,$€£-]|\\b${ANY_MONTH}\\.?\\s)(?<from>${TIME})(?:${TO}(?<to>${TIME}))?(?![\\w:%°]|[./,-]\\d|\\s?(?:%|°|st\\b|nd\\b|rd\\b|th\\b))`,
   'dgi',
 );
 

@@ -66,7 +66,12 @@ function addressesOf({ text, addresses }: Prose, hosts: readonly string[]): Foun
       const isWhole = groups!.scheme !== undefined || groups!.path !== undefined;
       return isMeetingHost(groups!.host!.toLowerCase(), isWhole, hosts);
     })
-    .map((match): FoundMeeting => ({ sort: 'meeting', ...wordsOf(match), said: match[0] }));
+    .map((match): FoundMeeting => {
+      const { start, text: said } = wordsOf(match);
+      // A stop or comma behind an address is the sentence's.
+      const address = said.replace(/[.,;:!?]{1,3}$/, '');
+      return { sort: 'meeting', start, end: start + address.length, text: address, said: address };
+    });
   const behind = addresses.flatMap((link): FoundMeeting[] => {
     const { address, at } = link;
     const host = hostOf(address)?.replace(/^.*@|:\d+$/g, '');

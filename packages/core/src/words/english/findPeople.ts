@@ -1,5 +1,5 @@
-import { wordsOf, type Finder, type FoundPerson } from '../found/found.js';
-import { literally } from '../found/match.js';
+import { wordsOf, type Finder, type FoundPerson, type WordContext } from '../found/found.js';
+import { literally, oncePer } from '../found/match.js';
 
 const PARTICLE = /^(?:van|von|de|da|di|del|der|den|la|le|du|ten|ter|bin|al|el)$/i;
 const SUFFIX = /^(?:jr\.?|sr\.?|ii|iii|iv|ph\.?d\.?)$/i;
@@ -13,17 +13,25 @@ export function surnameOf(name: string): string {
   return parts.slice(first).join(' ');
 }
 
-const pattern = (name: string): string => literally(name).replace(/\s+/g, '\\s+');
+/** Names that somebody is found by, with who can be meant. */
+const namesOf = oncePer(
+  ({ instructors }: WordContext): readonly { readonly pattern: RegExp; readonly people: string[] }[] => {
+    const names = new Map<string, string[]>();
+    for (const { id, name } of instructors)
+      for (const each of new Set([name.trim(), surnameOf(name)]))
+        if (each !== '') names.set(each, [...(names.get(each) ?? []), id]);
+    return [...names].map(([name, people]) => ({
+      pattern: new RegExp(
+        `(?<![\\p{L}\\p{N}’'-])${literally(name).replace(/\s+/g, '\\s+')}(?![\\p{L}\\p{N}]|-\\p{L})`,
+        'gu',
+      ),
+      people,
+    }));
+  },
+);
 
 /** Instructors of the old course by full name or surname. */
-export const findPeople: Finder<FoundPerson> = ({ words }, { instructors }) => {
-  const names = new Map<string, string[]>();
-  for (const { id, name } of instructors)
-    for (const each of new Set([name.trim(), surnameOf(name)]))
-      if (each !== '') names.set(each, [...(names.get(each) ?? []), id]);
-  return [...names].flatMap(([name, people]) =>
-    [...words.matchAll(new RegExp(`(?<![\\p{L}\\p{N}’'-])${pattern(name)}(?![\\p{L}\\p{N}]|-\\p{L})`, 'gu'))].map(
-      (match): FoundPerson => ({ sort: 'person', ...wordsOf(match), people }),
-    ),
+export const findPeople: Finder<FoundPerson> = ({ words }, context) =>
+  namesOf(context).flatMap(({ pattern, people }) =>
+    [...words.matchAll(pattern)].map((match): FoundPerson => ({ sort: 'person', ...wordsOf(match), people })),
   );
-};

@@ -1,5 +1,5 @@
-import type { Finder, FoundTerm } from '../found/found.js';
-import { groupSpan, literally, spanning } from '../found/match.js';
+import type { Finder, FoundTerm, WordContext } from '../found/found.js';
+import { groupSpan, literally, oncePer, spanning } from '../found/match.js';
 
 const SEASON = /\b(?:spring|summer|fall|autumn|winter)\b/i;
 const SHORT_FORMS: Readonly<Record<string, string>> = {
@@ -22,8 +22,9 @@ export const shortSeasons = (season: string): readonly string[] =>
   (SHORT_FORMS[season.toLowerCase()] ?? season.slice(0, 2)).split('|');
 
 /** The old term's own name and its short forms: “Spring 2026”, “spring semester of 2026”, “Spring '26”, “Sp26”, “S26”. */
-function termPatterns(name: string): RegExp[] {
-  const edged = (pattern: string): RegExp => new RegExp(`(?<![\\p{L}\\p{N}-])(?:${pattern})(?![\\p{L}\\p{N}])`, 'dgiu');
+const termPatterns = oncePer(({ termName: name }: WordContext): RegExp[] => {
+  const edged = (pattern: string): RegExp =>
+    new RegExp(`(?<![\\p{L}\\p{N}_-])(?:${pattern})(?![\\p{L}\\p{N}_])`, 'dgiu');
   const parts = partsOfTerm(name);
   if (parts === undefined) return [edged(literally(name.trim()))];
   const { season, year } = parts;
@@ -38,12 +39,12 @@ function termPatterns(name: string): RegExp[] {
     ),
     ...(SEASON.test(name) ? [] : [edged(literally(name.trim()))]),
   ];
-}
+});
 
-export const findTerms: Finder<FoundTerm> = ({ words }, { termName }) =>
-  termName.trim() === ''
+export const findTerms: Finder<FoundTerm> = ({ words }, context) =>
+  context.termName.trim() === ''
     ? []
-    : termPatterns(termName).flatMap((pattern) =>
+    : termPatterns(context).flatMap((pattern) =>
         [...words.matchAll(pattern)].map((match) => {
           const season = groupSpan(match, 'season');
           const year = groupSpan(match, 'year');

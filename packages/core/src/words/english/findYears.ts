@@ -1,6 +1,6 @@
 import { schoolYearOf } from '../../calendar/schoolYear.js';
 import { REACH, type Finder, type FoundYear, type WordContext } from '../found/found.js';
-import { groupPart, literally, spanning } from '../found/match.js';
+import { groupPart, literally, oncePer, spanning } from '../found/match.js';
 import { MONTH } from './names.js';
 
 const MEANS_THE_COURSE = ['courses?', 'terms?', 'class(?:es)?', 'syllabus', 'calendar', 'schedule'];
@@ -24,25 +24,34 @@ const yearOf = (match: RegExpMatchArray, text: string): FoundYear => {
   return { sort: 'year', ...spanning(text, [from, to]), from, ...(to === undefined ? {} : { to }) };
 };
 
-/** The old term's school year, and its year where it stands in a title, behind a month, or beside a word for the course. */
-export const findYears: Finder<FoundYear> = ({ words, titleLength }, context) => {
+const OF_MONTH = new RegExp(`\\b${MONTH},?\\s+(?:of\\s+)?$`);
+
+/** What a course's years are found by. */
+const patternsOf = oncePer((context: WordContext) => {
   const { firstDay, lastDay } = context.calendar;
   const years = [...new Set([firstDay.slice(0, 4), lastDay.slice(0, 4)])].join('|');
-  const bare = new RegExp(`(?<![\\p{L}\\d_/.-])(?<from>${years})(?![\\p{L}\\d_]|[-/.–]\\d)`, 'dgu');
-  const ofMonth = new RegExp(`\\b${MONTH},?\\s+(?:of\\s+)?$`);
-  const isBeside = besideTheCourse(context);
+  return {
+    school: schoolYear(firstDay),
+    bare: new RegExp(`(?<![\\p{L}\\d_/.-])(?<from>${years})(?![\\p{L}\\d_]|[-/.–]\\d)`, 'dgu'),
+    isBeside: besideTheCourse(context),
+  };
+});
+
+/** The old term's school year, and its year where it stands in a title, behind a month, or beside a word for the course. */
+export const findYears: Finder<FoundYear> = ({ words, titleLength }, context) => {
+  const { school, bare, isBeside } = patternsOf(context);
   const meansTheTerm = (match: RegExpExecArray): boolean => {
     const before = words.slice(Math.max(0, match.index - REACH), match.index);
     const end = match.index + match[0].length;
     const behind = words.slice(end, end + REACH);
-    if (ofMonth.test(before)) return true;
+    if (OF_MONTH.test(before)) return true;
     if (OTHER_NAME.test(before)) return false;
     if (match.index < titleLength) return true;
     if (PUBLISHED.test(before) || PUBLISHED_AFTER.test(behind)) return false;
     return isBeside(before, behind);
   };
-  return [...[...words.matchAll(schoolYear(firstDay))], ...[...words.matchAll(bare)].filter(meansTheTerm)].map(
-    (match) => yearOf(match, words),
+  return [...words.matchAll(school), ...[...words.matchAll(bare)].filter(meansTheTerm)].map((match) =>
+    yearOf(match, words),
   );
 };
 

@@ -1,7 +1,7 @@
 import type { FoundDay, FoundHours, Refiner } from '../found/found.js';
 import { spanning } from '../found/match.js';
 
-const BEHIND = /^,?[^\S\n]*(?:(?:at|by|from|before|until|till|@|–|—|-|\()[^\S\n]*)?$/i;
+const BEHIND = /^\)?,?[^\S\n]*(?:(?:at|by|from|before|until|till|@|–|—|-|\()[^\S\n]*)?$/i;
 const BEFORE = /^,?[^\S\n]+on[^\S\n]+$/i;
 const FARTHEST = 10;
 

@@ -12,7 +12,7 @@ const ONE = `(?:${WHOLE}|${SHORT})`;
 const AND = '(?:\\s*[,/&+]\\s*(?:and\\s+)?|\\s+and\\s+|[–-])';
 /** “MW”, “TTh”, “TuTh”, “MWF”: each weekday by its first letters. */
 const LETTER = '(?:M|Tu|Th|T|W|R|F|Sa|Su)';
-const COMPACT = `${LETTER}(?:[/-]?${LETTER}){1,4}`;
+const COMPACT = `${LETTER}(?:(?:[/-]|,\\s?|\\s&\\s)?${LETTER}){1,4}`;
 const DAYS = new RegExp(
   `(?<![\\p{L}\\p{N}-])(?<days>${ONE}(?:${AND}${ONE}){0,6}|${COMPACT})(?![\\p{L}\\p{N}’'-])`,
   'dgu',

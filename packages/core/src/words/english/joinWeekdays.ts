@@ -1,7 +1,7 @@
 import type { Found, FoundDay, FoundWeekday, Refiner } from '../found/found.js';
 import { spanning } from '../found/match.js';
 
-const BEFORE = /^,?[^\S\n]*(?:the[^\S\n]+)?\(?$/i;
+const BEFORE = /^\)?,?[^\S\n]*(?:the[^\S\n]+)?\(?$/i;
 const BEHIND = /^,?[^\S\n]*\(?$/;
 const FARTHEST = 8;
 

@@ -10,6 +10,10 @@ export const ANY_MONTH =
 export const ANY_WEEKDAY =
   '(?:mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:r(?:s(?:day)?)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)';
 
+/** The same as a name, or small. */
+export const WEEKDAY =
+  '(?:[Mm]on(?:day)?|[Tt]ue(?:s(?:day)?)?|[Ww]ed(?:nesday)?|[Tt]hu(?:r(?:s(?:day)?)?)?|[Ff]ri(?:day)?|[Ss]at(?:urday)?|[Ss]un(?:day)?)';
+
 /** 1 to 12. */
 export const monthOf = (word: string): number => MONTHS.indexOf(word.slice(0, 3).toLowerCase()) + 1;
 export const weekdayOfWord = (word: string): Weekday => WEEKDAYS.indexOf(word.slice(0, 3).toLowerCase()) + 1;

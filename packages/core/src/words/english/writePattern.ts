@@ -10,7 +10,7 @@ const isByLetters = (like: string): boolean => !/\p{L}\p{Ll}{2}/u.test(like);
 function byLetters(weekdays: readonly Weekday[], like: string): string {
   const tuesday = like.includes('Tu') ? 'Tu' : 'T';
   const thursday = like.includes('R') ? 'R' : 'Th';
-  const between = /[/-]/.exec(like)?.[0] ?? '';
+  const between = /[/-]|,\s?|\s&\s/.exec(like)?.[0] ?? '';
   return weekdays
     .map((weekday) => (weekday === 2 ? tuesday : weekday === 4 ? thursday : LETTERS[weekday - 1]!))
     .join(between);

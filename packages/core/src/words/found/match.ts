@@ -44,5 +44,15 @@ export function firstFrom<Each>(things: readonly Each[], least: number, placeOf:
   return low;
 }
 
+/** What is made of a thing once, however often it is asked for: the patterns of a course. */
+export function oncePer<Key extends object, Value>(make: (key: Key) => Value): (key: Key) => Value {
+  const made = new WeakMap<Key, Value>();
+  return (key) => {
+    let value = made.get(key);
+    if (value === undefined) made.set(key, (value = make(key)));
+    return value;
+  };
+}
+
 /** A text as a pattern that finds it to the letter. */
 export const literally = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
