@@ -44,7 +44,7 @@ export default ts.config(
   },
   {
     files: ['packages/web/src/**/*.{ts,vue}'],
-    ignores: ['.faults/', 'packages/web/src/shared/readersDates.ts'],
+    ignores: ['packages/web/src/shared/readersDates.ts'],
     rules: {
       'no-restricted-imports': [
         'error',
@@ -53,6 +53,22 @@ export default ts.config(
           importNames: ['dayWords', 'dayWordsWithYear', 'momentWords', 'patternWords', 'spanWords', 'explain'],
           message: 'Take them from shared/readersDates, where dates are written as they are read.',
         },
+      ],
+    },
+  },
+  {
+    files: ['packages/server/src/**/*.ts'],
+    ignores: ['packages/server/src/database/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'Literal[value=/json_(each|group|insert|object)/]',
+          'TemplateElement[value.raw=/json_(each|group|insert|object)/]',
+        ].map((selector) => ({
+          selector,
+          message: 'How a list stands in a statement differs by database: take it from database/lists.',
+        })),
       ],
     },
   },

@@ -53,12 +53,13 @@ function rulesThatStay(
   const { letOpen } = choices;
   const stateOf = landingStates(source, choices);
   const placeAt = (id: string): number => placeOf.get(id) ?? -1;
-  const isThere = (at: number): boolean => at >= 0 && (isComing(list[at]!) || isMet(at));
+  const comes = (at: number): boolean => at >= 0 && isComing(list[at]!);
+  const isThere = (at: number): boolean => comes(at) || (at >= 0 && isMet(at));
   return rules.flatMap(({ at }): BrokenNeed[] => {
     const { id, links = [] } = source.items[at]!;
     if (list[at]!.why[0]?.reason !== 'endMissing' || letOpen?.[id] === true) return [];
     const ends = (type: string): string[] => links.filter((link) => link.type === type).map(({ to }) => to);
-    const guards = ends('guards').find((end) => placeAt(end) >= 0 && isComing(list[placeAt(end)]!));
+    const guards = ends('guards').find((end) => comes(placeAt(end)));
     const reads = ends('reads').find((end) => !isThere(placeAt(end)));
     if (guards === undefined || reads === undefined) return [];
     // However it lands hidden, nobody gets in before somebody opens it.

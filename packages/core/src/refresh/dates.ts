@@ -3,6 +3,7 @@ import type { FoundDay, FoundRange, WrittenHours } from '../words/found/found.js
 import type { Language } from '../words/found/language.js';
 import type { ClosureDays } from './closureDays.js';
 import type { MovedDay } from './movedDays.js';
+import type { Span } from '../words/text/seenText.js';
 import type { Edit, Rewording, StaleProblem } from './proposal.js';
 
 /** What dates are reworded by. */
@@ -76,7 +77,7 @@ function editsOfDay(found: FoundDay, day: Day, { text, language, isShort, monthB
   const { weekday, month, date, ordinal, year } = found.written;
   const { writer } = language;
   const to = civilDate(day);
-  const at = ({ start, end }: { readonly start: number; readonly end: number }): string => text.slice(start, end);
+  const at = ({ start, end }: Span): string => text.slice(start, end);
   const isOwn = month.start >= found.start && month.end <= found.end;
   const isInFigures = found.style !== 'words';
   const monthWords = (): string =>
@@ -100,22 +101,20 @@ function editsOfDay(found: FoundDay, day: Day, { text, language, isShort, monthB
 }
 
 /** Whether a date in figures writes “03”: by itself, or because its other number does. */
-const isPadded = (
-  { style, written: { month, date } }: FoundDay,
-  at: (part: { readonly start: number; readonly end: number }) => string,
-): boolean => style === 'iso' || at(month).startsWith('0') || at(date).startsWith('0');
+const isPadded = ({ style, written: { month, date } }: FoundDay, at: (part: Span) => string): boolean =>
+  style === 'iso' || at(month).startsWith('0') || at(date).startsWith('0');
 
-function editsOfHours(hours: WrittenHours | undefined, moved: MovedDay, { text, language }: DateGround): Edit[] {
-  if (hours === undefined || moved.from === undefined) return [];
+function editsOfHours(written: WrittenHours | undefined, { hours }: MovedDay, { text, language }: DateGround): Edit[] {
+  if (written === undefined || hours === undefined) return [];
+  const [from, to] = hours;
   const { writer } = language;
-  const from = { ...moved.from, like: text.slice(hours.from.start, hours.from.end) };
-  if (hours.to === undefined || moved.to === undefined)
-    return [{ ...hours.from, text: writer.hour(from.minute, from.like, from.readAs) }];
-  const to = { ...moved.to, like: text.slice(hours.to.start, hours.to.end) };
+  const like = ({ start, end }: Span): string => text.slice(start, end);
+  if (written.to === undefined || to === undefined)
+    return [{ ...written.from, text: writer.hour(from.minute, like(written.from), from.readAs) }];
   if (from.minute === from.readAs && to.minute === to.readAs) return [];
-  const [first, last] = writer.hours(from, to);
+  const [first, last] = writer.hours({ ...from, like: like(written.from) }, { ...to, like: like(written.to) });
   return [
-    { ...hours.from, text: first },
-    { ...hours.to, text: last },
+    { ...written.from, text: first },
+    { ...written.to, text: last },
   ];
 }

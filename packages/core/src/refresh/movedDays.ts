@@ -17,9 +17,8 @@ export interface MovedDay {
   readonly isKept: boolean;
   /** A moment at which work of the thing opens, is due or closes stands on it. */
   readonly isMeant: boolean;
-  /** What the hours that are written beside it meant, and where they go. */
-  readonly from?: MovedHour;
-  readonly to?: MovedHour;
+  /** What the hours that are written beside it meant, and where they go: one, or from one to another. */
+  readonly hours?: readonly [from: MovedHour, to: MovedHour | undefined];
   /** The first of its doubts. */
   readonly doubt?: Flag;
 }
@@ -34,7 +33,8 @@ const TIME_AT = 'YYYY-MM-DDT'.length;
 const USUAL: Minute = 23 * 60 + 59;
 const HALF_DAY = 720;
 /** Of several moments on a day the one that a text means first. */
-const MEANT_FIRST = ['due', 'starts', 'opens', 'closes', 'posts'];
+const MEANT_FIRST: Partial<Record<Role, number>> = { due: 0, starts: 1, opens: 2, closes: 3, posts: 4 };
+const LAST = 5;
 
 /** Roles of work that a person set for that very day, closed or not. */
 const OF_WORK: ReadonlySet<Role> = new Set(['opens', 'part', 'due', 'late', 'closes', 'answers']);
@@ -44,8 +44,7 @@ const minuteOf = ({ at }: Pick<Moment, 'at'>): Minute => parseMinute(at, TIME_AT
 
 /** The moment of a thing that a day in its text means; of several the one at the hour that is written. */
 function momentMeant({ moments = [] }: Item, day: Day, minute?: Minute): Moment | undefined {
-  const rank = ({ role }: Moment): number =>
-    (MEANT_FIRST.indexOf(role) + MEANT_FIRST.length + 1) % (MEANT_FIRST.length + 1);
+  const rank = ({ role }: Moment): number => MEANT_FIRST[role] ?? LAST;
   const sameDay = moments.filter((each) => dayOf(each) === day).toSorted((a, b) => rank(a) - rank(b));
   return sameDay.find((each) => minuteOf(each) === minute) ?? sameDay[0];
 }
@@ -153,8 +152,9 @@ function movedDay(
     day: to,
     isKept: goes.rule === 'keep',
     isMeant: meant !== undefined && OF_WORK.has(meant.role),
-    ...(hours === undefined ? {} : { from: hourOf(hours[0], '') }),
-    ...(hours?.[1] === undefined ? {} : { to: hourOf(hours[1], '-ends') }),
+    ...(hours && {
+      hours: [hourOf(hours[0], ''), hours[1] === undefined ? undefined : hourOf(hours[1], '-ends')] as const,
+    }),
     ...(doubt === undefined ? {} : { doubt }),
   };
 }

@@ -17,7 +17,7 @@ export type Standing = (typeof STANDINGS)[number];
  *
  * @see docs/rules.md, "Who may do what"
  */
-export const RIGHTS_MATRIX: Readonly<Record<Standing, readonly Act[]>> = {
+const RIGHTS_MATRIX: Readonly<Record<Standing, readonly Act[]>> = {
   instructor: ACTS,
   designer: ['read', 'use', 'change', 'run', 'takeBack', 'mark'],
   assistant: ['read'],

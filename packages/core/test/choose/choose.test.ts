@@ -1,6 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { choose } from '../../src/choose/choose.js';
+import { brokenNeeds } from '../../src/choose/brokenNeeds.js';
+import { indexChoices } from '../../src/choose/choiceIndex.js';
+import { choose, chooseOn } from '../../src/choose/choose.js';
 import type { ChoiceDecisions } from '../../src/choose/decision.js';
 import { chainOf } from '../../src/choose/explain.js';
 import { findFindings } from '../../src/choose/findings/findFindings.js';
@@ -168,6 +170,32 @@ describe('rules', () => {
   ])('%s', (_, choices, comes) => expect(decide(ruled, choices).get('r')!.bring).toBe(comes));
   it('name the end that is missing', () => {
     expect(decide(ruled, { items: { q: 'leave' } }).get('r')!.why).toEqual([{ reason: 'endMissing', item: 'q' }]);
+  });
+  it('that stay while what they guard comes are named, also where that is the first thing of the course', () => {
+    const course = oldCourse(
+      item('page', 'lab'),
+      item('quiz', 'q'),
+      item('rule', 'r', {
+        links: [
+          { type: 'reads', to: 'q' },
+          { type: 'guards', to: 'gone' },
+          { type: 'guards', to: 'lab' },
+        ],
+      }),
+    );
+    const index = indexChoices(asSnapshot(course), []);
+    const broken = (choices: Choices): readonly unknown[] =>
+      brokenNeeds(
+        index,
+        chooseOn(index, choices, () => false),
+        choices,
+        [],
+        () => false,
+      );
+    expect(broken({ items: { q: 'leave' } })).toEqual([{ is: 'ruleStays', rule: 'r', guards: 'lab', reads: 'q' }]);
+    expect(broken({ items: { q: 'leave', lab: 'leave' } })).toEqual([]);
+    expect(broken({ items: { q: 'leave' }, letOpen: { r: true } })).toEqual([]);
+    expect(broken({ items: { q: 'leave' }, landing: 'hidden' })).toEqual([]);
   });
   it('count an end that the shell has', () => {
     expect(decide(ruled, { items: { q: 'leave' } }, (id) => id === 'q').get('r')!.bring).toBe(true);

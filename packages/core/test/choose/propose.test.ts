@@ -147,6 +147,13 @@ describe('which old course', () => {
     const { candidates } = propose({ shell: SHELL, courses: [course('a', unknown)] });
     expect(candidates[0]!.against).toEqual([]);
   });
+  it('a development course and a template say what they are', () => {
+    const courses = [course('dev', { type: 'development' }), course('tmpl', { type: 'template' })];
+    const reasons = new Map(propose({ shell: SHELL, courses }).candidates.map((each) => [each.course, each.for]));
+    expect(reasons.get('dev')).toContain('development');
+    expect(reasons.get('tmpl')).toContain('template');
+    expect(reasons.get('tmpl')).not.toContain('development');
+  });
   it('a run taken from it into another term is no reason', () => {
     const runs = [{ source: 'a', destination: 'x', term: 'Fall 2026' }];
     expect(propose({ shell: SHELL, courses: [course('a')], runs }).candidates[0]!.for).not.toContain('usedBefore');

@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { findFindings } from '../../src/choose/findings/findFindings.js';
-import { applyRecipe, knownIn, partsOf, recipeOf, withLocks, type StandingRecipe } from '../../src/choose/recipes.js';
+import {
+  applyRecipe,
+  knownIn,
+  lockedItems,
+  partsOf,
+  recipeOf,
+  withLocks,
+  type StandingRecipe,
+} from '../../src/choose/recipes.js';
 import type { Choices } from '../../src/schemas/choices.js';
 import { asSnapshot, item, newShell, oldCourse } from '../builders.js';
 
@@ -87,6 +95,19 @@ describe('locked parts', () => {
     ],
     ['a part that the recipe does not have is passed over', { landing: 'hidden' }, 'kinds.wiki', { landing: 'hidden' }],
   ])('hold whatever is chosen: %s', (_, choices, lock, expected) => expect(held(choices, lock)).toEqual(expected));
+  it('bind what is of a locked kind, or has a locked finding, and nothing else', () => {
+    const course = oldCourse(
+      item('announcement', 'a', { body: '<p>Today.</p>' }),
+      item('file', 'f'),
+      item('survey', 's'),
+      item('page', 'p', { body: '<p>Text</p>' }),
+    );
+    const bound = (...locks: string[]): string[] => [...lockedItems(standing(...locks), ground(course))];
+    expect(bound('findings.lastTermsAnnouncement')).toEqual(['a']);
+    expect(bound('findings.unused')).toEqual(['f']);
+    expect(bound('kinds.survey')).toEqual(['s']);
+    expect(bound('landing')).toEqual([]);
+  });
   it('nothing is locked without locks', () => {
     expect(held({ landing: 'hidden' })).toEqual({ landing: 'hidden' });
     expect(withLocks({ landing: 'hidden' }, undefined, ground())).toEqual({ landing: 'hidden' });

@@ -114,6 +114,15 @@ describe('dates in texts', () => {
     // 53 days from Monday 12 January 2026, and from Monday 11 January 2027: Friday 5 March.
     expect(anew('due Friday, March 6, at 5 pm', { moments }, job)).toBe('due Friday, March 5, at 5 pm');
   });
+  it('of several moments on a day the text means when work is due, unless it writes the hour of another', () => {
+    // Wednesday 18 February 2026 is week 6; Thursday 18 February 2027 is Charter Day: class is next on Tuesday the 23rd.
+    const moments: Item['moments'] = [
+      { id: 'o', role: 'opens', at: '2026-02-18T10:00', for: 'crew 1' },
+      { id: 'd', role: 'due', at: '2026-02-18T23:00' },
+    ];
+    expect(anew('on February 18', { moments })).toBe('on February 19');
+    expect(anew('on February 18 at 10 am', { moments })).toBe('on February 23 at 2 pm');
+  });
   it('closed days go to the same closed days', () => {
     expect(anew('No class on January 19, Founders Day.')).toBe('No class on January 18, Founders Day.');
     expect(anew('Spring break is March 9–15.')).toBe('Spring break is March 15–21.');

@@ -71,8 +71,9 @@ describe('words that mean the day they were written on', () => {
   it.each(['closed today', 'tomorrow at 7:30', 'until the 14th', 'later this week'])('%s', (text) =>
     expect(words(text, 'relative')).toHaveLength(1),
   );
-  it.each(['this term', 'in the 19th century', 'the 2nd edition'])('%s is fine', (text) =>
-    expect(words(text, 'relative')).toEqual([]),
+  it.each(['this term', 'in the 19th century', 'the 2nd edition', 'notes of this spring of 2026'])(
+    '%s is fine',
+    (text) => expect(words(text, 'relative')).toEqual([]),
   );
   it('a single weekday counts, a plural or every one does not', () => {
     const single = (text: string): string[] =>
@@ -154,6 +155,9 @@ describe('what the words of a date name', () => {
     ['due Friday 3/4 and 2/6', ['Friday 3/4 = 2026-04-03', '2/6 = 2026-06-02']],
     ['due Friday, March 3', ['Friday, March 3 = 2026-03-03 weekday']],
     ['03.03. and 2026-03-05', ['03.03 = 2026-03-03', '2026-03-05 = 2026-03-05']],
+    ['March 30, 2026 – April 3, 2026', ['March 30, 2026 – April 3, 2026 = 2026-03-30 to 2026-04-03']],
+    ['December 28 – January 3, 2026', ['December 28 – January 3, 2026 = 2025-12-28 to 2026-01-03']],
+    ['March 30, 2025 – April 3, 2026', ['April 3, 2026 = 2026-04-03']],
     ['from 3/9–13', ['3/9–13 = 2026-03-09 to 2026-03-13']],
     ['due on October 3', []],
     ['On March 3, 5 students of 14 came', ['March 3 = 2026-03-03']],

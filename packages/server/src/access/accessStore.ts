@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import { mayDo, type AccessAsk, type AccessView, type CourseSummary, type Wanted } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { summariesWhere, summariseCourse } from '../courses/courseSummaries.js';
@@ -28,7 +29,7 @@ async function asksWhere(
     values,
   );
   const courses = await summariesWhere(manager, asker.id, {
-    sql: 'course.id IN (SELECT value FROM json_each(?))',
+    sql: `course.id IN ${VALUES}`,
     values: [JSON.stringify(rows.map(({ courseId }) => courseId))],
   });
   const byId = new Map(courses.map((course) => [course.id, course]));

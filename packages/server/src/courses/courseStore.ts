@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import {
   groupBy,
   type Course,
@@ -92,8 +93,7 @@ const NONE: never[] = [];
 /** @param keys  these items alone; all of the course when absent */
 async function readItems(manager: EntityManager, courseId: string, keys?: readonly string[]): Promise<SnapshotItem[]> {
   const wanted = keys === undefined ? [courseId] : [courseId, JSON.stringify(keys)];
-  const among = (column: string): string =>
-    keys === undefined ? '' : `AND ${column} IN (SELECT value FROM json_each(?))`;
+  const among = (column: string): string => (keys === undefined ? '' : `AND ${column} IN ${VALUES}`);
   const items = await manager.query<StoredRow[]>(
     `SELECT key AS id, kind, title, body_hash AS bodyHash, parent_key AS parent, position, state,
             state_before AS stateBefore, ever_open AS everOpen, points, details, content_hash AS contentHash, edited_at AS editedAt,
@@ -200,10 +200,9 @@ export async function readSnapshot(manager: EntityManager, courseId: string): Pr
 
 /** A snapshot with its texts, for what has to read them. */
 export async function withTexts(manager: EntityManager, snapshot: Snapshot): Promise<Course> {
-  const rows = await manager.query<BodyRow[]>(
-    'SELECT hash, text FROM body WHERE hash IN (SELECT value FROM json_each(?))',
-    [JSON.stringify([...new Set(snapshot.items.flatMap(({ bodyHash }) => bodyHash ?? []))])],
-  );
+  const rows = await manager.query<BodyRow[]>(`SELECT hash, text FROM body WHERE hash IN ${VALUES}`, [
+    JSON.stringify([...new Set(snapshot.items.flatMap(({ bodyHash }) => bodyHash ?? []))]),
+  ]);
   const texts = new Map(rows.map(({ hash, text }) => [hash, text]));
   const { course, calendar, meetings, marks, items } = snapshot;
   return {

@@ -1,3 +1,4 @@
+import { listOfRows } from '../database/lists.js';
 import type { CourseSummary, RightsPerson } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
@@ -21,7 +22,7 @@ const SUMMARY = `
          term.name AS term, coalesce(part.first_day, term.first_day) AS firstDay, coalesce(part.last_day, term.last_day) AS lastDay,
          (SELECT wants FROM access_ask
            WHERE course_id = course.id AND person_id = ? AND answer = 'granted' ORDER BY wants LIMIT 1) AS granted,
-         (SELECT json_group_array(json_object('id', id, 'name', name, 'role', role)) FROM
+         (SELECT ${listOfRows({ id: 'id', name: 'name', role: 'role' })} FROM
            (SELECT person.id, person.given_name || ' ' || person.family_name AS name, course_staff.role
               FROM course_staff JOIN person ON person.id = course_staff.person_id
              WHERE course_staff.course_id = course.id ORDER BY person.family_name)) AS staff,

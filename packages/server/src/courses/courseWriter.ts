@@ -1,3 +1,4 @@
+import { ROWS } from '../database/lists.js';
 import {
   mapTexts,
   snapshotOf,
@@ -107,14 +108,14 @@ export const addCourse: Command<NewCourse, void> = async (
      SELECT ?, value->>'id', value->>'kind', value->>'title', value->>'bodyHash', value->>'parent', value->>'position',
             coalesce(value->>'state', 'open'), value->>'stateBefore', value->>'everOpen', value->>'points',
             value->'details', value->>'contentHash', value->>'editedAt'
-       FROM json_each(?)`,
+       FROM ${ROWS}`,
     [course.id, JSON.stringify(rows)],
   );
   await insertMoments(manager, course.id, snapshot.items);
   await insertLinks(manager, course.id, snapshot.items);
   await indexCourses(manager, [course.id]);
   await manager.query(
-    `INSERT INTO mark (course_id, item_key, mark, note) SELECT ?, ? || '.' || (value->>'item'), value->>'mark', value->>'note' FROM json_each(?)`,
+    `INSERT INTO mark (course_id, item_key, mark, note) SELECT ?, ? || '.' || (value->>'item'), value->>'mark', value->>'note' FROM ${ROWS}`,
     [course.id, course.id, JSON.stringify(marks)],
   );
 };
@@ -126,7 +127,7 @@ type Holder = Pick<Item, 'id' | 'moments' | 'links'>;
 export async function insertBodies(manager: Manager, texts: readonly string[]): Promise<void> {
   if (texts.length === 0) return;
   await manager.query(
-    `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+    `INSERT INTO body (hash, text) SELECT value->>'hash', value->>'text' FROM ${ROWS} WHERE true ON CONFLICT DO NOTHING`,
     [JSON.stringify(texts.map((text) => ({ hash: textHash(text), text })))],
   );
 }
@@ -137,7 +138,7 @@ export async function insertMoments(manager: Manager, courseId: string, items: r
   if (rows.length === 0) return;
   await manager.query(
     `INSERT INTO moment (course_id, key, item_key, role, at, for_whom, series)
-     SELECT ?, value->>'id', value->>'item', value->>'role', value->>'at', value->>'for', value->>'series' FROM json_each(?)`,
+     SELECT ?, value->>'id', value->>'item', value->>'role', value->>'at', value->>'for', value->>'series' FROM ${ROWS}`,
     [courseId, JSON.stringify(rows)],
   );
 }
@@ -148,7 +149,7 @@ export async function insertLinks(manager: Manager, courseId: string, items: rea
   if (rows.length === 0) return;
   await manager.query(
     `INSERT INTO item_link (course_id, from_key, place, type, to_key, quantity, other_course)
-     SELECT ?, value->>'from', value->>'place', value->>'type', value->>'to', value->>'quantity', value->>'course' FROM json_each(?)`,
+     SELECT ?, value->>'from', value->>'place', value->>'type', value->>'to', value->>'quantity', value->>'course' FROM ${ROWS}`,
     [courseId, JSON.stringify(rows)],
   );
 }
@@ -165,7 +166,7 @@ export interface NewLearnerRecord {
 export const addLearnerRecords: Command<readonly NewLearnerRecord[], void> = async ({ manager }, records) => {
   await manager.query(
     `INSERT INTO learner_record (course_id, sort, item_key, learner_id, at, says)
-     SELECT value->>'courseId', value->>'sort', value->>'itemKey', value->>'learnerId', value->>'at', value->>'says' FROM json_each(?)`,
+     SELECT value->>'courseId', value->>'sort', value->>'itemKey', value->>'learnerId', value->>'at', value->>'says' FROM ${ROWS}`,
     [JSON.stringify(records)],
   );
 };

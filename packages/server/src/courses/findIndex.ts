@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import { findableWords, parseDay, type FindableCourse } from '@yarin/core';
 import type { DataSource, EntityManager } from 'typeorm';
 
@@ -24,7 +25,7 @@ export async function indexCourses(manager: EntityManager, courseIds?: readonly 
                FROM course_staff JOIN person ON person.id = course_staff.person_id
               WHERE course_staff.course_id = course.id AND course_staff.role <> 'assistant'), '') AS people
        FROM course JOIN term ON term.id = course.term_id
-      WHERE ${courseIds === undefined ? '1' : 'course.id IN (SELECT value FROM json_each(?))'}`,
+      WHERE ${courseIds === undefined ? '1' : `course.id IN ${VALUES}`}`,
     courseIds === undefined ? [] : [JSON.stringify(courseIds)],
   );
   const indexed = rows.map(({ people, row, firstDay, ...course }) => ({
@@ -37,18 +38,15 @@ export async function indexCourses(manager: EntityManager, courseIds?: readonly 
     rows.flatMap(({ findId }) => findId ?? []),
   );
   await manager.query(
-    `WITH fresh AS MATERIALIZED (SELECT value->>'id' AS id, value->>'findId' AS find_id FROM json_each(?))
+    `WITH fresh AS MATERIALIZED (SELECT value->>'id' AS id, value->>'findId' AS find_id FROM ${ROWS})
      UPDATE course SET find_id = fresh.find_id FROM fresh WHERE course.id = fresh.id`,
     [JSON.stringify(indexed)],
   );
-  await manager.query(
-    `INSERT INTO course_find (rowid, words) SELECT value->>'findId', value->>'words' FROM json_each(?)`,
-    [JSON.stringify(indexed)],
-  );
-  const words = new Set(indexed.flatMap((course) => course.words.split(' ').filter(isMistakable)));
-  await manager.query('INSERT OR IGNORE INTO find_word (word) SELECT value FROM json_each(?)', [
-    JSON.stringify([...words]),
+  await manager.query(`INSERT INTO course_find (rowid, words) SELECT value->>'findId', value->>'words' FROM ${ROWS}`, [
+    JSON.stringify(indexed),
   ]);
+  const words = new Set(indexed.flatMap((course) => course.words.split(' ').filter(isMistakable)));
+  await manager.query(`INSERT OR IGNORE INTO find_word (word) SELECT value FROM ${ROWS}`, [JSON.stringify([...words])]);
 }
 
 /** Writes the index of courses that have none yet: those of a database that is older than the index. */
@@ -68,7 +66,5 @@ const isMistakable = (word: string): boolean => /^\p{L}{3,}$/u.test(word);
 
 /** Takes courses out of the find index. */
 export async function forget(manager: EntityManager, findIds: readonly number[]): Promise<void> {
-  await manager.query('DELETE FROM course_find WHERE rowid IN (SELECT value FROM json_each(?))', [
-    JSON.stringify(findIds),
-  ]);
+  await manager.query(`DELETE FROM course_find WHERE rowid IN ${VALUES}`, [JSON.stringify(findIds)]);
 }

@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import { KIND_WORDS, type EarlierText, type ItemView, type Kind, type Link, type SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from '../history/deeds.js';
@@ -61,7 +62,7 @@ async function withTitles(
   links: readonly Link[],
 ): Promise<ItemView['item']['links']> {
   const rows = await manager.query<{ key: string; title: string }[]>(
-    'SELECT key, title FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))',
+    `SELECT key, title FROM item WHERE course_id = ? AND key IN ${VALUES}`,
     [id, JSON.stringify(links.map(({ to }) => to))],
   );
   const titles = new Map(rows.map(({ key, title }) => [key, title]));

@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import type { SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { insertLinks, insertMoments } from './courseWriter.js';
@@ -15,20 +16,14 @@ export async function removeHanging(manager: EntityManager, courseId: string, ke
     ['moment', 'item_key'],
     ['item_link', 'from_key'],
   ])
-    await manager.query(`DELETE FROM ${table} WHERE course_id = ? AND ${key} IN (SELECT value FROM json_each(?))`, [
-      courseId,
-      wanted,
-    ]);
+    await manager.query(`DELETE FROM ${table} WHERE course_id = ? AND ${key} IN ${VALUES}`, [courseId, wanted]);
 }
 
 /** Removes things with all that hangs on them. */
 export async function removeThings(manager: EntityManager, courseId: string, keys: readonly string[]): Promise<void> {
   if (keys.length === 0) return;
   await removeHanging(manager, courseId, keys);
-  await manager.query('DELETE FROM item WHERE course_id = ? AND key IN (SELECT value FROM json_each(?))', [
-    courseId,
-    JSON.stringify(keys),
-  ]);
+  await manager.query(`DELETE FROM item WHERE course_id = ? AND key IN ${VALUES}`, [courseId, JSON.stringify(keys)]);
 }
 
 /** Puts things where they stood, with their dates and links, versions and all; what stands there under their keys gives way. */
@@ -49,7 +44,7 @@ export async function putThings(
      SELECT ?, value->>'id', value->>'kind', value->>'title', value->>'bodyHash', value->>'parent', value->>'position',
             value->>'state', value->>'stateBefore', value->>'everOpen', value->>'points', value->'details',
             value->>'contentHash', value->>'editedAt', value->>'version', value->>'editedBy'
-       FROM json_each(?)`,
+       FROM ${ROWS}`,
     [courseId, JSON.stringify(things.map(({ moments: _moments, links: _links, ...row }) => row))],
   );
   await insertMoments(manager, courseId, things);

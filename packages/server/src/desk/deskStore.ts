@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import type { CourseSummary, LatelyRun } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from '../history/deeds.js';
@@ -28,7 +29,7 @@ export async function standingRuns(
   shells: readonly CourseSummary[],
 ): Promise<ReadonlyMap<string, StandingRun>> {
   const runs = await manager.query<RunOfDesk[]>(
-    `SELECT ${RUN} FROM json_each(?) AS shell CROSS JOIN run ON run.destination_id = shell.value
+    `SELECT ${RUN} FROM ${ROWS} AS shell CROSS JOIN run ON run.destination_id = shell.value
       WHERE run.undone_at IS NULL ORDER BY run.number`,
     [idsOf(shells)],
   );
@@ -47,7 +48,7 @@ export async function latestRuns(
   most: number,
 ): Promise<LatelyRun[]> {
   const runs = await manager.query<RunOfDesk[]>(
-    `SELECT ${RUN} FROM run WHERE run.destination_id IN (SELECT value FROM json_each(?)) ORDER BY run.number DESC LIMIT ?`,
+    `SELECT ${RUN} FROM run WHERE run.destination_id IN ${VALUES} ORDER BY run.number DESC LIMIT ?`,
     [idsOf(courses), most],
   );
   const byId = new Map(courses.map((course) => [course.id, course]));
@@ -74,7 +75,7 @@ export async function plansInto(
 ): Promise<readonly PlanOfDesk[]> {
   const plans = await manager.query<(Omit<PlanOfDesk, 'furtherSources'> & { readonly further: string })[]>(
     `SELECT plan.id, plan.source_id AS sourceId, plan.further_sources AS further, plan.destination_id AS destinationId, plan.version
-       FROM plan WHERE plan.destination_id IN (SELECT value FROM json_each(?))`,
+       FROM plan WHERE plan.destination_id IN ${VALUES}`,
     [idsOf(shells)],
   );
   return plans.map(({ further, ...plan }) => ({ ...plan, furtherSources: JSON.parse(further) as string[] }));

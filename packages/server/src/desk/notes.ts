@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import type { CourseSummary, NoteToNextTerm } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
@@ -11,7 +12,7 @@ export async function coursesWithNotes(
   return manager.query<NoteToNextTerm[]>(
     `SELECT mark.course_id AS courseId, mark.item_key AS itemKey, item.title, mark.note
        FROM mark JOIN item ON item.course_id = mark.course_id AND item.key = mark.item_key
-      WHERE mark.note IS NOT NULL AND mark.course_id IN (SELECT value FROM json_each(?)) ORDER BY item.title LIMIT ${MOST_NOTES}`,
+      WHERE mark.note IS NOT NULL AND mark.course_id IN ${VALUES} ORDER BY item.title LIMIT ${MOST_NOTES}`,
     [JSON.stringify(courses.map(({ id }) => id))],
   );
 }

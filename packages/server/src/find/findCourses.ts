@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import { wordsIn, type FoundView, type RightsPerson, type When } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { allOf, EVERY, isAllowed, isTaughtBy, summariesWhere, type Condition } from '../courses/courseSummaries.js';
@@ -94,7 +95,7 @@ async function lookUp(
   const courses = await summariesWhere(
     manager,
     person.id,
-    { sql: 'course.id IN (SELECT value FROM json_each(?))', values: [JSON.stringify(ids.map(({ id }) => id))] },
+    { sql: `course.id IN ${VALUES}`, values: [JSON.stringify(ids.map(({ id }) => id))] },
     'term.first_day DESC, course.code, course.number, course.section',
   );
   return { total: ids[0]?.total ?? 0, courses };

@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import type { CourseSummary, RosterNotice } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
@@ -10,6 +11,6 @@ export const noticesOf = (
 ): Promise<RosterNotice[]> =>
   manager.query(
     `SELECT course_id AS courseId, at, sentence FROM roster_notice
-      WHERE course_id IN (SELECT value FROM json_each(?)) ORDER BY id DESC LIMIT ${MOST_NOTICES}`,
+      WHERE course_id IN ${VALUES} ORDER BY id DESC LIMIT ${MOST_NOTICES}`,
     [JSON.stringify(courses.map(({ id }) => id))],
   );

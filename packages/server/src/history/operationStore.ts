@@ -1,3 +1,4 @@
+import { ROWS } from '../database/lists.js';
 import type { CourseFields, Fields, Noted, Operation, SnapshotItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { DOER_NAME } from './deeds.js';
@@ -69,7 +70,7 @@ export async function insertOperations(
     `INSERT INTO operation (deed_id, place, op, key, from_course, from_key, part, before, after, noted_before)
      SELECT ?, key, value->>'op', value->>'key', value->>'course', value->>'item', value->>'part', value->>'before',
             value->>'after', value->>'noted'
-       FROM json_each(?)`,
+       FROM ${ROWS}`,
     [deedId, JSON.stringify(rows)],
   );
 }

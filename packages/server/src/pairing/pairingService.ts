@@ -1,3 +1,4 @@
+import { listWith, valuesOf } from '../database/lists.js';
 import {
   mayDo,
   propose,
@@ -44,7 +45,7 @@ export async function proposeGround(manager: EntityManager): Promise<ProposeGrou
   const runs = await manager.query<ProposeGround['runs'][number][]>(
     `SELECT source.value AS source, run.destination_id AS destination, term.name AS term,
             course.code || ' ' || course.number || '-' || course.section AS "into"
-       FROM run CROSS JOIN json_each(json_insert(run.further_sources, '$[#]', run.source_id)) AS source
+       FROM run CROSS JOIN ${valuesOf(listWith('run.further_sources', 'run.source_id'))} AS source
             JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL`,
   );
   const formerly = (await manager.find(FormerCodeRow)).map(({ code, number, wasCode, wasNumber }) => ({
@@ -113,7 +114,7 @@ export const pairView: Query<AskedCourse & { readonly side: 'shell' | 'source' }
     .where(
       side === 'shell'
         ? 'plan.destination_id = :id'
-        : 'plan.source_id = :id OR EXISTS (SELECT 1 FROM json_each(plan.further_sources) WHERE value = :id)',
+        : `plan.source_id = :id OR EXISTS (SELECT 1 FROM ${valuesOf('plan.further_sources')} WHERE value = :id)`,
       { id: course.id },
     )
     .orderBy({ 'plan.place': 'ASC', 'plan.changed_at': 'ASC' })

@@ -1,3 +1,4 @@
+import { VALUES } from '../database/lists.js';
 import {
   findInSource,
   joinSources,
@@ -72,7 +73,7 @@ async function findOn(
   const known = new Set(courses.map(({ id }) => id));
   const brought = await manager.query<{ item: string }[]>(
     `SELECT DISTINCT item_key AS item FROM lineage
-      WHERE course_id = ? AND source_course_id IN (SELECT value FROM json_each(?))`,
+      WHERE course_id = ? AND source_course_id IN ${VALUES}`,
     [shell.course.id, JSON.stringify(sourceIds)],
   );
   const itself = shellWithoutBrought(shell, brought);

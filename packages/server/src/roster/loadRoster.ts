@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import type { Calendar, RosterNotice, RosterReport } from '@yarin/core';
 import type { Roster, RosterClass } from '@yarin/formats';
 import type { EntityManager } from 'typeorm';
@@ -81,13 +82,12 @@ async function loadTerms(context: WriteContext, { terms }: Roster): Promise<Coun
     })),
   );
   // Plans are computed anew when a term moved under them, and whoever draws on its calendar is told.
-  await context.manager.query('UPDATE term SET version = version + 1 WHERE id IN (SELECT value FROM json_each(?))', [
+  await context.manager.query(`UPDATE term SET version = version + 1 WHERE id IN ${VALUES}`, [
     JSON.stringify(changed.map(({ id }) => id)),
   ]);
-  await context.manager.query(
-    'UPDATE course SET version = version + 1 WHERE term_id IN (SELECT value FROM json_each(?))',
-    [JSON.stringify(changed.map(({ id }) => id))],
-  );
+  await context.manager.query(`UPDATE course SET version = version + 1 WHERE term_id IN ${VALUES}`, [
+    JSON.stringify(changed.map(({ id }) => id)),
+  ]);
   return { added: fresh.length, changed: changed.length };
 }
 
@@ -201,25 +201,25 @@ async function loadTeaching(manager: EntityManager, { classes, teaching }: Roste
   const SHOWN = `person.given_name || ' ' || person.family_name AS name, course.code || ' ' || course.number || '-' || course.section AS code`;
   const came = await manager.query<StaffChange[]>(
     `SELECT value->>'classId' AS courseId, value->>'personId' AS personId, value->>'role' AS role, ${SHOWN}
-       FROM json_each(?) CROSS JOIN person ON person.id = value->>'personId' CROSS JOIN course ON course.id = value->>'classId'
+       FROM ${ROWS} CROSS JOIN person ON person.id = value->>'personId' CROSS JOIN course ON course.id = value->>'classId'
       WHERE NOT EXISTS (SELECT 1 FROM course_staff WHERE course_id = value->>'classId' AND person_id = value->>'personId' AND role = value->>'role')`,
     [rows],
   );
   const left = await manager.query<StaffChange[]>(
     `SELECT course_staff.course_id AS courseId, course_staff.person_id AS personId, course_staff.role, ${SHOWN}
        FROM course_staff JOIN person ON person.id = course_staff.person_id JOIN course ON course.id = course_staff.course_id
-      WHERE course_staff.course_id IN (SELECT value FROM json_each(?))
-        AND (course_staff.course_id, course_staff.person_id) NOT IN (SELECT value->>'classId', value->>'personId' FROM json_each(?))`,
+      WHERE course_staff.course_id IN ${VALUES}
+        AND (course_staff.course_id, course_staff.person_id) NOT IN (SELECT value->>'classId', value->>'personId' FROM ${ROWS})`,
     [ids, rows],
   );
   await manager.query(
     `DELETE FROM course_staff
-      WHERE (course_id, person_id) IN (SELECT value->>'courseId', value->>'personId' FROM json_each(?))`,
+      WHERE (course_id, person_id) IN (SELECT value->>'courseId', value->>'personId' FROM ${ROWS})`,
     [JSON.stringify(left)],
   );
   await manager.query(
     `INSERT INTO course_staff (course_id, person_id, role)
-     SELECT value->>'courseId', value->>'personId', value->>'role' FROM json_each(?) WHERE true
+     SELECT value->>'courseId', value->>'personId', value->>'role' FROM ${ROWS} WHERE true
          ON CONFLICT (course_id, person_id) DO UPDATE SET role = excluded.role`,
     [JSON.stringify(came)],
   );

@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import {
   contentHash,
   isWritten,
@@ -100,7 +101,7 @@ export async function insertItems(
      SELECT ?, landing.value->>'to', old.kind, ${TAKEN_OVER.title}, ${TAKEN_OVER.body}, landing.value->>'parent',
             landing.value->>'position', landing.value->>'state', ${TAKEN_OVER.points}, ${TAKEN_OVER.details},
             ${TAKEN_OVER.hash}, coalesce(old.edited_at, ?)
-       FROM json_each(?) AS landing CROSS JOIN item AS old
+       FROM ${ROWS} AS landing CROSS JOIN item AS old
             ON old.course_id = coalesce(landing.value->>'course', ?) AND old.key = landing.value->>'from'`,
     [destinationId, at, rowsOf(added, sourceId), sourceId],
   );
@@ -117,7 +118,7 @@ export async function replaceItems(
   if (changed.length === 0) return;
   const rows = rowsOf(changed, sourceId);
   await manager.query(
-    `WITH landing AS MATERIALIZED (SELECT value FROM json_each(?))
+    `WITH landing AS MATERIALIZED ${VALUES}
      UPDATE item SET title = ${TAKEN_OVER.title}, body_hash = ${TAKEN_OVER.body}, state = landing.value->>'state',
             points = ${TAKEN_OVER.points}, details = ${TAKEN_OVER.details}, content_hash = ${TAKEN_OVER.hash},
             edited_at = coalesce(old.edited_at, ?), version = ${NEXT_VERSION}

@@ -1,3 +1,4 @@
+import { ROWS } from '../database/lists.js';
 import type { Operation, PlanInput, Preview } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
@@ -17,7 +18,7 @@ export async function aliasesOf(
           .map((origin) => ({ op: 'aliased', key: to, origin })),
   );
   const taken = await manager.query<{ key: string }[]>(
-    `SELECT value AS key FROM json_each(?)
+    `SELECT value AS key FROM ${ROWS}
       WHERE EXISTS (SELECT 1 FROM item_alias WHERE course_id = ? AND alias = value)
          OR EXISTS (SELECT 1 FROM item WHERE course_id = ? AND item.key = value)`,
     [JSON.stringify(wanted.map(({ origin }) => origin!.item)), destinationId, destinationId],
@@ -47,7 +48,7 @@ export async function noteLineage(
      SELECT ?, old.course_id, old.key, landed.key, ?,
             CASE WHEN pair.value->>'part' THEN landed.content_hash ELSE old.content_hash END,
             landed.content_hash, landed.version
-       FROM json_each(?) AS pair
+       FROM ${ROWS} AS pair
             CROSS JOIN item AS old
             ON old.course_id = pair.value->>'course' AND old.key = pair.value->>'item'
             CROSS JOIN item AS landed ON landed.course_id = ? AND landed.key = pair.value->>'key'
@@ -58,7 +59,7 @@ export async function noteLineage(
   );
   await manager.query(
     `INSERT INTO item_alias (course_id, alias, key)
-     SELECT ?, value->>'from', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+     SELECT ?, value->>'from', value->>'key' FROM ${ROWS} WHERE true ON CONFLICT DO NOTHING`,
     [
       run.destinationId,
       JSON.stringify(

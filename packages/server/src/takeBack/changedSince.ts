@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import { groupBy, isMust, MUST_LINKS, writes, type LinkType, type Operation, type Problem } from '@yarin/core';
 import { NEXT_VERSION } from '../courses/things.js';
 import type { EntityManager } from 'typeorm';
@@ -38,23 +39,23 @@ export async function changedSince(
   const edited = await manager.query<Thing[]>(
     `SELECT item.key, item.title FROM item
        JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
-      WHERE item.course_id = ? AND lineage.source_course_id IN (SELECT value FROM json_each(?))
-        AND lineage.source_course_id || ' ' || item.key IN (SELECT value FROM json_each(?))
+      WHERE item.course_id = ? AND lineage.source_course_id IN ${VALUES}
+        AND lineage.source_course_id || ' ' || item.key IN ${VALUES}
         AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version)`,
     [run.destinationId, JSON.stringify(sourcesOf(run)), JSON.stringify(written)],
   );
   const within = await manager.query<ChangedSince['within'][number][]>(
     `SELECT key, title, parent_key AS parent FROM item
-      WHERE course_id = ? AND parent_key IN (SELECT value FROM json_each(?)) AND key NOT IN (SELECT value FROM json_each(?))`,
+      WHERE course_id = ? AND parent_key IN ${VALUES} AND key NOT IN ${VALUES}`,
     [run.destinationId, JSON.stringify(added), JSON.stringify(added)],
   );
   const leaning = await manager.query<ChangedSince['leaning'][number][]>(
     `SELECT item.key, item.title, item_link.to_key AS "on" FROM item_link
        JOIN item ON item.course_id = item_link.course_id AND item.key = item_link.from_key
       WHERE item_link.course_id = ? AND item_link.other_course IS NULL
-        AND item_link.type IN (SELECT value FROM json_each(?)) AND item_link.to_key IN (SELECT value FROM json_each(?))
-        AND item_link.from_key NOT IN (SELECT value FROM json_each(?))
-        AND (item_link.from_key IN (SELECT value FROM json_each(?))
+        AND item_link.type IN ${VALUES} AND item_link.to_key IN ${VALUES}
+        AND item_link.from_key NOT IN ${VALUES}
+        AND (item_link.from_key IN ${VALUES}
              OR NOT EXISTS (SELECT 1 FROM lineage WHERE lineage.course_id = item.course_id AND lineage.item_key = item.key))`,
     [
       run.destinationId,
@@ -130,7 +131,7 @@ export async function moveOut(
     return { key, to };
   });
   await manager.query(
-    `WITH moved AS MATERIALIZED (SELECT value->>'key' AS key, value->>'to' AS parent FROM json_each(?))
+    `WITH moved AS MATERIALIZED (SELECT value->>'key' AS key, value->>'to' AS parent FROM ${ROWS})
      UPDATE item SET parent_key = moved.parent, version = ${NEXT_VERSION}
        FROM moved WHERE item.course_id = ? AND item.key = moved.key`,
     [JSON.stringify(moved), courseId],

@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import type { Noted, Operation, Origin } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import type { RunRow } from '../database/entities/run.js';
@@ -32,7 +33,7 @@ export async function notedBack(
 ): Promise<Operation[]> {
   const keys = JSON.stringify([...new Set(going.map(({ key }) => key))].filter((key) => !kept.has(key)));
   const noted = await manager.query<NotedRow[]>(
-    `SELECT ${NOTED} FROM lineage WHERE run_id = ? AND item_key IN (SELECT value FROM json_each(?))`,
+    `SELECT ${NOTED} FROM lineage WHERE run_id = ? AND item_key IN ${VALUES}`,
     [run.id, keys],
   );
   const origins = [
@@ -40,7 +41,7 @@ export async function notedBack(
     ...going.flatMap(({ op, key, origin }) => (op === 'aliased' && origin !== null ? [{ key, ...origin }] : [])),
   ];
   const aliases = await manager.query<{ key: string; course: string; item: string }[]>(
-    `WITH led AS MATERIALIZED (SELECT DISTINCT value->>'course' AS course, value->>'item' AS item FROM json_each(?))
+    `WITH led AS MATERIALIZED (SELECT DISTINCT value->>'course' AS course, value->>'item' AS item FROM ${ROWS})
      SELECT item_alias.key, led.course, led.item FROM led
        CROSS JOIN item_alias ON item_alias.course_id = ? AND item_alias.alias = led.item`,
     [JSON.stringify(origins), run.destinationId],
@@ -77,13 +78,13 @@ export async function noteAsBefore(
 ): Promise<ReadonlyMap<string, Noted>> {
   const before = JSON.stringify([...notedBefore(operations).values()]);
   const rows = await manager.query<NotedRow[]>(
-    `WITH before AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item FROM json_each(?))
+    `WITH before AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item FROM ${ROWS})
      SELECT ${NOTED} FROM before CROSS JOIN lineage
          ON lineage.course_id = ? AND lineage.source_course_id = before.course AND lineage.source_key = before.item`,
     [before, courseId],
   );
   await manager.query(
-    `WITH noted AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value FROM json_each(?))
+    `WITH noted AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value FROM ${ROWS})
      UPDATE lineage SET source_hash = noted.value->>'sourceHash', landed_hash = noted.value->>'landedHash',
             landed_version = coalesce(noted.value->>'landedVersion', 1)
        FROM noted
@@ -109,7 +110,7 @@ export async function writeNoted(
   const aliases = (wanted: Operation['op']): string =>
     JSON.stringify(operations.flatMap(({ op, key, origin }) => (op === wanted ? [{ key, alias: origin?.item }] : [])));
   await manager.query(
-    `WITH gone AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item FROM json_each(?))
+    `WITH gone AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item FROM ${ROWS})
      DELETE FROM lineage WHERE course_id = ? AND (source_course_id, source_key) IN (SELECT course, item FROM gone)`,
     [JSON.stringify(noted), courseId],
   );
@@ -117,16 +118,16 @@ export async function writeNoted(
     `INSERT INTO lineage (course_id, source_course_id, source_key, item_key, run_id, source_hash, landed_hash, landed_version)
      SELECT ?, value->>'course', value->>'item', value->>'key', value->'after'->>'run', value->'after'->>'sourceHash',
             value->'after'->>'landedHash', value->'after'->>'landedVersion'
-       FROM json_each(?) WHERE value->'after' IS NOT NULL`,
+       FROM ${ROWS} WHERE value->'after' IS NOT NULL`,
     [courseId, JSON.stringify(noted)],
   );
-  await manager.query(
-    `DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT value->>'alias' FROM json_each(?))`,
-    [courseId, aliases('unaliased')],
-  );
+  await manager.query(`DELETE FROM item_alias WHERE course_id = ? AND alias IN (SELECT value->>'alias' FROM ${ROWS})`, [
+    courseId,
+    aliases('unaliased'),
+  ]);
   await manager.query(
     `INSERT INTO item_alias (course_id, alias, key)
-     SELECT ?, value->>'alias', value->>'key' FROM json_each(?) WHERE true ON CONFLICT DO NOTHING`,
+     SELECT ?, value->>'alias', value->>'key' FROM ${ROWS} WHERE true ON CONFLICT DO NOTHING`,
     [courseId, aliases('aliased')],
   );
 }

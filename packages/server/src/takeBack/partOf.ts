@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import { writes, type Operation } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { notFound } from '../http/httpProblem.js';
@@ -32,7 +33,7 @@ export async function partOf(
     throw notFound('One of these things did not come with this run, or is not there any more. Nothing was taken back.');
   const rows = await manager.query<{ key: string }[]>(
     `WITH RECURSIVE part(key) AS (
-       SELECT value FROM json_each(?)
+       SELECT value FROM ${ROWS}
        UNION SELECT item.key FROM item JOIN part ON item.parent_key = part.key WHERE item.course_id = ?)
      SELECT key FROM part`,
     [JSON.stringify(keys), courseId],
@@ -40,11 +41,11 @@ export async function partOf(
   const part = JSON.stringify(rows.map(({ key }) => key));
   const lines = await manager.query<{ key: string }[]>(
     `SELECT line.key FROM item AS line
-      WHERE line.course_id = ? AND line.kind = 'lineItem' AND line.key IN (SELECT value FROM json_each(?))
+      WHERE line.course_id = ? AND line.kind = 'lineItem' AND line.key IN ${VALUES}
         AND line.key IN (SELECT to_key FROM item_link WHERE course_id = ? AND type = 'gradedIn'
-                          AND from_key IN (SELECT value FROM json_each(?)))
+                          AND from_key IN ${VALUES})
         AND line.key NOT IN (SELECT to_key FROM item_link WHERE course_id = ? AND type = 'gradedIn'
-                              AND from_key NOT IN (SELECT value FROM json_each(?)))`,
+                              AND from_key NOT IN ${VALUES})`,
     [courseId, JSON.stringify([...written]), courseId, part, courseId, part],
   );
   return { keys: new Set([...rows, ...lines].map(({ key }) => key)), dates };

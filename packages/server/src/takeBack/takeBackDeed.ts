@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../database/lists.js';
 import { takenBack, type CourseState, type InTheWay, type Manner, type Operation } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { readSnapshot } from '../courses/courseStore.js';
@@ -110,7 +111,7 @@ async function keepUntouched(
   const versions = new Map(done.flatMap((each) => (each.op === 'changed' ? [[each.key, each.before?.version]] : [])));
   const rows = await manager.query<{ course: string; item: string; key: string; version: number }[]>(
     `SELECT source_course_id AS course, source_key AS item, item_key AS key, landed_version AS version FROM lineage
-      WHERE course_id = ? AND item_key IN (SELECT value FROM json_each(?))`,
+      WHERE course_id = ? AND item_key IN ${VALUES}`,
     [courseId, JSON.stringify([...versions.keys()])],
   );
   const untouched = rows.flatMap(({ course, item, key, version }) => {
@@ -118,7 +119,7 @@ async function keepUntouched(
     return versions.get(key) === version ? [{ course, item, now, hash }] : [];
   });
   await manager.query(
-    `WITH noted AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value FROM json_each(?))
+    `WITH noted AS MATERIALIZED (SELECT value->>'course' AS course, value->>'item' AS item, value FROM ${ROWS})
      UPDATE lineage SET landed_version = noted.value->>'now', landed_hash = noted.value->>'hash' FROM noted
       WHERE lineage.course_id = ? AND lineage.source_course_id = noted.course AND lineage.source_key = noted.item`,
     [JSON.stringify(untouched), courseId],

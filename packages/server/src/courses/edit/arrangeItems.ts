@@ -1,3 +1,4 @@
+import { ROWS, VALUES } from '../../database/lists.js';
 import { KIND_WORDS, MUST_LINKS, type NewItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { conflict, unusable } from '../../http/httpProblem.js';
@@ -78,7 +79,7 @@ export const placeItem: Command<ItemMove, void> = async ({ manager }, move) => {
   ];
   const stood = await standingBefore(manager, courseId, order);
   await manager.query(
-    `WITH placed AS MATERIALIZED (SELECT key, value FROM json_each(?))
+    `WITH placed AS MATERIALIZED (SELECT key, value FROM ${ROWS})
      UPDATE item SET position = placed.key + 1,
             parent_key = CASE WHEN item.key = ? THEN ? ELSE item.parent_key END
        FROM placed WHERE item.course_id = ? AND item.key = placed.value`,
@@ -106,7 +107,7 @@ export const removeItem: Command<ItemOf, void> = async ({ manager }, removal) =>
     );
   const needing = await manager.query<Neighbour[]>(
     `SELECT DISTINCT item.key, item.title FROM item_link JOIN item ON item.course_id = item_link.course_id AND item.key = from_key
-      WHERE item_link.course_id = ? AND to_key = ? AND type IN (SELECT value FROM json_each(?))`,
+      WHERE item_link.course_id = ? AND to_key = ? AND type IN ${VALUES}`,
     [courseId, key, JSON.stringify(MUST_LINKS)],
   );
   if (needing.length > 0)

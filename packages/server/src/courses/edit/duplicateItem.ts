@@ -1,3 +1,4 @@
+import { ROWS } from '../../database/lists.js';
 import type { EntityManager } from 'typeorm';
 import { contentHash, textHash, withKeysOf, type SnapshotItem } from '@yarin/core';
 import { conflict } from '../../http/httpProblem.js';
@@ -59,7 +60,7 @@ export const duplicateItem: Command<Duplication, { key: string }> = async ({ man
     `INSERT INTO item (course_id, key, kind, title, body_hash, parent_key, position, state, points, details, content_hash, edited_at, edited_by)
      SELECT ?, value->>'id', value->>'kind', value->>'title', value->>'bodyHash', value->>'parent',
             coalesce(value->>'position', 0) + (value->>'id' = ?), value->>'state', value->>'points', value->'details',
-            value->>'contentHash', ?, ? FROM json_each(?)`,
+            value->>'contentHash', ?, ? FROM ${ROWS}`,
     [courseId, newKey(key), at, doer.personId, JSON.stringify(copies)],
   );
   await insertMoments(manager, courseId, copies);

@@ -1,3 +1,4 @@
+import { listOf, valuesOf } from '../../database/lists.js';
 import { parseDay, type CourseEdit, type CourseFields, type NewShell } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { CourseRow, CourseStaffRow } from '../../database/entities/course.js';
@@ -134,8 +135,8 @@ export const removeShell: Command<EditOf, void> = async ({ manager }, { courseId
   await manager.query('DELETE FROM plan WHERE destination_id = ? OR source_id = ?', [courseId, courseId]);
   await manager.query(
     `UPDATE plan SET version = version + 1, further_sources =
-            (SELECT json_group_array(value) FROM json_each(plan.further_sources) WHERE value <> ?)
-      WHERE EXISTS (SELECT 1 FROM json_each(plan.further_sources) WHERE value = ?)`,
+            (SELECT ${listOf('value')} FROM ${valuesOf('plan.further_sources')} WHERE value <> ?)
+      WHERE EXISTS (SELECT 1 FROM ${valuesOf('plan.further_sources')} WHERE value = ?)`,
     [courseId, courseId],
   );
   await manager.delete(CourseStaffRow, { courseId });

@@ -1,3 +1,4 @@
+import { VALUES } from '../../database/lists.js';
 import {
   addressesIn,
   checkDetails,
@@ -192,7 +193,7 @@ async function idsOfOthers(
 ): Promise<ReadonlySet<string>> {
   const given = moments.flatMap(({ id }) => id ?? []);
   const rows = await manager.query<{ key: string }[]>(
-    'SELECT key FROM moment WHERE course_id = ? AND item_key <> ? AND key IN (SELECT value FROM json_each(?))',
+    `SELECT key FROM moment WHERE course_id = ? AND item_key <> ? AND key IN ${VALUES}`,
     [courseId, key, JSON.stringify(given)],
   );
   return new Set(rows.map((row) => row.key));

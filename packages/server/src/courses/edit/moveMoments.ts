@@ -1,3 +1,4 @@
+import { ROWS } from '../../database/lists.js';
 import {
   pointerPart,
   contentHash,
@@ -89,12 +90,12 @@ export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edi
     return [{ key: item.id, hash: contentHash({ ...item, moments }, item.bodyHash, nativeHash) }];
   });
   await manager.query(
-    `WITH moves AS MATERIALIZED (SELECT key, value FROM json_each(?))
+    `WITH moves AS MATERIALIZED (SELECT key, value FROM ${ROWS})
      UPDATE moment SET at = moves.value FROM moves WHERE moment.course_id = ? AND moment.key = moves.key`,
     [JSON.stringify(moves), courseId],
   );
   await manager.query(
-    `WITH changed AS MATERIALIZED (SELECT value->>'key' AS key, value->>'hash' AS hash FROM json_each(?))
+    `WITH changed AS MATERIALIZED (SELECT value->>'key' AS key, value->>'hash' AS hash FROM ${ROWS})
      UPDATE item SET content_hash = changed.hash, edited_at = ?, edited_by = ?, version = ${NEXT_VERSION}
        FROM changed WHERE item.course_id = ? AND item.key = changed.key`,
     [JSON.stringify(changed), at, doer.personId, courseId],
