@@ -1,14 +1,15 @@
-// npm run faults:code [lines [seed]]: puts small faults into the rooms of the core where something is decided, one at a time, and
-// says which of them no test notices. By itself all of them, which takes hours; with a number those on as many lines of
+// npm run faults:code [lines [seed [rooms]]]: puts small faults into the rooms of the core where something is decided, one at a time,
+// and says which of them no test notices. By itself all of them, which takes hours; with a number those on as many lines of
 // each room, picked by chance (the seed is printed).
 import { spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 
-const ROOMS = ['choose', 'plan', 'retime', 'journal', 'rights', 'words', 'refresh'];
 const REPORT = 'node_modules/.faults.json';
 const WANTED = 0.85;
 
-const [lines, seed = String(Date.now() % 2 ** 31)] = process.argv.slice(2);
+const [lines, seed = String(Date.now() % 2 ** 31), rooms = 'choose,plan,retime,journal,rights,words,refresh'] =
+  process.argv.slice(2);
+const ROOMS = rooms.split(',');
 let state = Number(seed) || 1;
 const random = () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
 

@@ -82,6 +82,17 @@ const SPRING: readonly Row[] = [
     ['13<sup>th', 'date', '12<sup>th'],
     ['20<sup>th</sup> of February', 'date', '19<sup>th</sup> of February'],
   ],
+  [
+    '<p>Final draft due 11:59 p.m. Friday, April 24.</p>',
+    ['11:59 p.m. Friday, April 24', 'date', '11:59 p.m. Friday, April 23'],
+  ],
+  ['<p>On Monday night, March 16, the gauge is off.</p>', ['Monday night, March 16', 'date', 'Tuesday night, March 9']],
+  [
+    '<p>Open from 9 a.m. on March 20 until 5 p.m. on March 27.</p>',
+    ['9 a.m. on March 20 until 5 p.m. on March 27', 'range', '9 a.m. on March 12 until 5 p.m. on March 26'],
+  ],
+  ['<p>Deadline extended to Mar 20 (was Mar 18).</p>', ['Mar 20', 'date', 'Mar 12'], ['Mar 18', 'date', 'Mar 11']],
+  ['<p>Week 3 (Jan 26–30): riffles</p>', ['Jan 26–30', 'range', 'Jan 26–29']],
   // Ranges
   ['<p>Spring break: March 9–15.</p>', ['March 9–15', 'range', 'March 15–21']],
   ['<p>There is no class from March 9 to March 15.</p>', ['March 9 to March 15', 'range', 'March 15 to March 21']],
@@ -151,6 +162,20 @@ const SPRING: readonly Row[] = [
     ['01', 'section', '02'],
     ['01', 'section', '02'],
     ['01', 'section', '02'],
+  ],
+  [
+    '<p>10:00–11:15 on Mondays in Haskell 114</p>',
+    ['10:00–11:15 on Mondays', 'pattern', '14:00–15:15 on Tuesdays'],
+    ['Haskell 114', 'room', 'Haskell 220'],
+  ],
+  [
+    '<p>Our Monday and Wednesday classes start at 10 a.m. sharp.</p>',
+    ['Our Monday and Wednesday classes', 'pattern', 'Our Tuesday and Thursday classes'],
+    ['10 a.m.', 'pattern', '2 p.m.'],
+  ],
+  [
+    '<p>Lecture: Mon/Wed 10:00 a.m.-11:15 a.m.</p>',
+    ['Mon/Wed 10:00 a.m.-11:15 a.m.', 'pattern', 'Tue/Thu 2:00-3:15 p.m.'],
   ],
   // What stays
   ['<p>See you April 31, 2026, or on 2/30.</p>'],

@@ -2,7 +2,7 @@ import type { FoundDay, FoundHours, Refiner } from '../found/found.js';
 import { spanning } from '../found/match.js';
 
 const BEHIND = /^\)?,?[^\S\n]*(?:(?:at|by|from|before|until|till|@|–|—|-|\()[^\S\n]*)?$/i;
-const BEFORE = /^,?[^\S\n]+on[^\S\n]+$/i;
+const BEFORE = /^,?[^\S\n]+(?:on[^\S\n]+)?$/i;
 const FARTHEST = 10;
 
 /** An hour, or hours, beside a date are part of it: “March 3 at 5 pm”, “10:00–11:15 on March 3”. */
@@ -11,13 +11,17 @@ export const joinHours: Refiner = (found, { words }) => {
   const taken = new Set<FoundHours>();
   const gapFits = (from: number, to: number, pattern: RegExp): boolean =>
     to >= from && to - from <= FARTHEST && pattern.test(words.slice(from, to));
+  const starts = new Set(found.flatMap((each) => (each.sort === 'date' ? [each.start] : [])));
+  /** “until 5 pm on March 27”: the hour is that of the date behind it. */
+  const isOfNext = ({ end }: FoundHours): boolean =>
+    [...Array(FARTHEST).keys()].some((gap) => starts.has(end + gap) && gapFits(end, end + gap, BEFORE));
   let next = 0;
   const withHours = (day: FoundDay): FoundDay => {
     while (next < hours.length && hours[next]!.start < day.end) next++;
     const behind = hours[next];
     const before = hours[next - 1];
     const own =
-      behind !== undefined && gapFits(day.end, behind.start, BEHIND)
+      behind !== undefined && gapFits(day.end, behind.start, BEHIND) && !isOfNext(behind)
         ? behind
         : before !== undefined && !taken.has(before) && gapFits(before.end, day.start, BEFORE)
           ? before

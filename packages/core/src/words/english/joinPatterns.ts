@@ -24,6 +24,9 @@ const LONGEST_OUR = 8;
 const TIME = '(?:noon|midnight|(?:2[0-3]|[01]?\\d)(?::[0-5]\\d)?(?:\\s?(?:[ap]m\\b|[ap]\\.\\s?m\\.))?)';
 const HOURS = `(?<from>${TIME})(?:\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b)\\s*(?<to>${TIME}))?(?![\\w:%])`;
 const HOURS_BEHIND = new RegExp(`,?[^\\S\\n]*(?:\\(|(?:at|from|@)[^\\S\\n]+|mornings?\\s+at\\s+)?${HOURS}`, 'diy');
+/** “10:00–11:15 on Mondays”. */
+const HOURS_BEFORE = new RegExp(`(?<![\\w:./,$€£-])${HOURS}[^\\S\\n]+on[^\\S\\n]+$`, 'di');
+const LONGEST_BEFORE = 40;
 const HOURS_ALONE = new RegExp(
   `(?<![\\w:./,$€£-])(?:(?<=\\bat )|(?=\\S{1,8}\\s?(?:[ap]\\.?m\\b\\.?)?\\s*(?:–|—|-|to)\\s*\\d)|(?=\\d{1,2}:\\d\\d))${HOURS}`,
   'dgi',
@@ -45,6 +48,13 @@ function hoursOf(match: RegExpExecArray | null): WrittenHours | undefined {
   const from = groupPart(match, 'from', (text) => minutesOf(text, shared))!;
   const to = groupPart(match, 'to', (text) => minutesOf(text));
   return to === undefined ? { from } : { from, to };
+}
+
+function hoursBefore(text: string, at: number): WrittenHours | undefined {
+  const start = Math.max(0, at - LONGEST_BEFORE);
+  const hours = hoursOf(HOURS_BEFORE.exec(text.slice(start, at)));
+  const moved = (part: Part<Minute>): Part<Minute> => ({ ...part, start: part.start + start, end: part.end + start });
+  return hours && { from: moved(hours.from), ...(hours.to && { to: moved(hours.to) }) };
 }
 
 /** The meetings at which written hours are those of the class. */
@@ -75,7 +85,7 @@ function daysPattern(text: string, match: RegExpExecArray, meetings: readonly Me
   const own = meetings.filter(({ weekday }) => weekdays.some(({ value }) => value === weekday));
   if (weekdays.some(({ value }) => own.every(({ weekday }) => weekday !== value))) return undefined;
   const sentence = sentenceAround(text, days.start);
-  const hours = hoursOf(matchAt(HOURS_BEHIND, text, days.end));
+  const hours = hoursOf(matchAt(HOURS_BEHIND, text, days.end)) ?? hoursBefore(text, days.start);
   if (hours !== undefined) {
     const at = meetingsAt(text, hours, own);
     if (weekdays.some(({ value }) => at.every(({ weekday }) => weekday !== value))) return undefined;

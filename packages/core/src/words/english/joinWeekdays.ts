@@ -1,9 +1,9 @@
 import type { Found, FoundDay, FoundWeekday, Refiner } from '../found/found.js';
 import { spanning } from '../found/match.js';
 
-const BEFORE = /^\)?,?[^\S\n]*(?:the[^\S\n]+)?\(?$/i;
+const BEFORE = /^\)?(?:[^\S\n]+(?:morning|afternoon|evening|night))?,?[^\S\n]*(?:the[^\S\n]+)?\(?$/i;
 const BEHIND = /^,?[^\S\n]*\(?$/;
-const FARTHEST = 8;
+const FARTHEST = 16;
 
 /** A weekday that stands beside a date is part of it: “Tuesday, March 3”, “3/3 (Tue)”. */
 export const joinWeekdays: Refiner = (found, { words }) => {
