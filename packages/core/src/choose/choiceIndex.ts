@@ -11,6 +11,12 @@ export interface RuleEnds {
   readonly ids: readonly string[];
 }
 
+/** A line of the gradebook and the work that is graded in it, by their places. */
+export interface GradedLine {
+  readonly at: number;
+  readonly work: readonly number[];
+}
+
 /**
  * A course indexed once for choosing. Items are known by their place in the snapshot, so that a toggle walks arrays of
  * numbers and builds nothing but its result.
@@ -27,6 +33,8 @@ export interface ChoiceIndex {
   readonly musts: readonly Int32Array[];
   readonly gradedIn: readonly Int32Array[];
   readonly rules: readonly RuleEnds[];
+  /** Lines in which work of the course is graded; those for paper and outside marks are none. */
+  readonly lines: readonly GradedLine[];
   /** Of a double that findings leave: the place of the one that stays; -1 of everything else. */
   readonly standIn: Int32Array;
 }
@@ -56,6 +64,7 @@ export function indexChoices(source: Snapshot, findings: readonly Finding[]): Ch
     const there = places.filter((at) => at >= 0);
     return there.length === 0 ? NONE : Int32Array.from(there);
   };
+  const gradedIn = items.map((item) => targets(item, (type) => type === 'gradedIn'));
   return {
     source,
     placeOf,
@@ -63,7 +72,8 @@ export function indexChoices(source: Snapshot, findings: readonly Finding[]): Ch
     findings: Array.from(items, (_, at) => found[at]),
     marks: Array.from(items, (_, at) => marks[at]),
     musts: items.map((item) => targets(item, isMust)),
-    gradedIn: items.map((item) => targets(item, (type) => type === 'gradedIn')),
+    gradedIn,
+    lines: gradedLines(items, gradedIn),
     rules: items.flatMap((item, at) => (item.kind === 'rule' ? [endsOf(item, at, place)] : [])),
     standIn,
   };
@@ -74,4 +84,18 @@ function endsOf({ links = [] }: SnapshotItem, at: number, place: (id: string) =>
     .filter(({ type, course }) => (type === 'reads' || type === 'guards') && course === undefined)
     .map(({ to }) => to);
   return { at, ids, ends: ids.map(place) };
+}
+
+function gradedLines(items: readonly SnapshotItem[], gradedIn: readonly Int32Array[]): GradedLine[] {
+  const work = new Map<number, number[]>();
+  items.forEach(({ kind }, at) => {
+    if (kind === 'lineItem') return;
+    for (const line of gradedIn[at]!) {
+      if (items[line]!.kind !== 'lineItem') continue;
+      const known = work.get(line);
+      if (known === undefined) work.set(line, [at]);
+      else known.push(at);
+    }
+  });
+  return [...work].map(([at, of]) => ({ at, work: of }));
 }

@@ -1,7 +1,7 @@
 import type { FindingDefault } from './findings/finding.js';
 import type { FindingName } from '../names/findings.js';
 
-/** Why an item comes or stays. `item` is the unit that was chosen, what needs it, what it is the parent of, or the end that a rule lacks. */
+/** Why an item comes or stays. `item` is the unit that was chosen, what needs it, what it is the parent of, the end that a rule lacks, or the work of a line. */
 export interface Why {
   readonly reason:
     | 'item'
@@ -15,6 +15,7 @@ export interface Why {
     | 'parentOf'
     | 'ends'
     | 'endMissing'
+    | 'workStays'
     | 'keepsPlace';
   readonly item?: string;
   readonly finding?: FindingName;

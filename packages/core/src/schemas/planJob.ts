@@ -60,6 +60,7 @@ const REASONS = [
   'parentOf',
   'ends',
   'endMissing',
+  'workStays',
   'keepsPlace',
 ] as const;
 const literals = <Value extends string>(values: readonly Value[]) =>

@@ -241,6 +241,38 @@ describe('outside work', () => {
   ])('keeps no place when it is %s', (_, choices) => expect(decide(held, choices).get('w')!.place).toBe(false));
 });
 
+describe('lines of the gradebook', () => {
+  const graded = (id: string, line: string): Item => item('quiz', id, { links: [{ type: 'gradedIn', to: line }] });
+  const course = oldCourse(
+    item('gradeCategory', 'labs'),
+    ...['l1', 'l2', 'paper'].map((id) => item('lineItem', id, { links: [{ type: 'gradedIn', to: 'labs' }] })),
+    graded('q1', 'l1'),
+    graded('q2', 'l2'),
+    item('assignment', 'a2', { links: [{ type: 'gradedIn', to: 'l2' }] }),
+    item('page', 'p', { links: [{ type: 'launches', to: 'q1' }] }),
+  );
+  const lines = (choices: Choices): string[] => {
+    const decisions = decide(course, choices);
+    return ['l1', 'l2', 'paper'].filter((id) => decisions.get(id)!.bring);
+  };
+  it.each<[string, Choices, string[]]>([
+    ['all come with their work', {}, ['l1', 'l2', 'paper']],
+    ['one whose only work stays behind stays too', { kinds: { quiz: 'leave', page: 'leave' } }, ['l2', 'paper']],
+    [
+      'unless it was chosen by itself',
+      { kinds: { quiz: 'leave', page: 'leave' }, items: { l1: 'bring' } },
+      ['l1', 'l2', 'paper'],
+    ],
+    ['or by its kind', { kinds: { quiz: 'leave', page: 'leave', lineItem: 'bring' } }, ['l1', 'l2', 'paper']],
+    ['or its work is needed after all', { items: { q1: 'leave' } }, ['l1', 'l2', 'paper']],
+    ['all of its work has to stay', { items: { q2: 'leave', a2: 'leave' } }, ['l1', 'paper']],
+  ])('%s', (_, choices, expected) => expect(lines(choices)).toEqual(expected));
+  it('say with what they stay', () => {
+    const [why] = decide(course, { items: { q2: 'leave', a2: 'leave' } }).get('l2')!.why;
+    expect(why).toEqual({ reason: 'workStays', item: 'q2' });
+  });
+});
+
 describe('only what the shell lacks', () => {
   it('leaves what answers to something there, unless it was chosen by itself', () => {
     const isMet = (id: string): boolean => id === 'p' || id === 'other';

@@ -173,6 +173,22 @@ describe('names of the old course in texts', () => {
     ['See you Mon. at 10 am', 'See you Tue. at 2 pm'],
     ['Class starts at 10:00.', 'Class starts at 14:00.'],
   ])('%s → %s', (before, after) => expect(anew(before)).toBe(after));
+  it('an hour gets its minutes where it needs them, and keeps them where it had them', () => {
+    const { destination } = jobOf([]);
+    const at = (start: string, end: string) => ({
+      destination: { ...destination, meetings: [2, 4].map((weekday) => ({ weekday, start, end })) },
+    });
+    expect(anew('Class starts at 10 am.', {}, at('14:30', '15:45'))).toBe('Class starts at 2:30 pm.');
+    expect(anew('Class starts at 10:00 am.', {}, at('14:00', '15:15'))).toBe('Class starts at 2:00 pm.');
+    expect(anew('Class starts at 10 A.M.', {}, at('09:00', '10:15'))).toBe('Class starts at 9 A.M.');
+    expect(anew('Class is 10:00–11:15 am.', {}, at('11:30', '12:45'))).toBe('Class is 11:30 am–12:45 pm.');
+    expect(anew('Class is 10:00–11:15.', {}, at('09:30', '10:45'))).toBe('Class is 9:30–10:45.');
+  });
+  it('what is proposed stands in the order of the text', () => {
+    const body =
+      '<a href="/courses/eco214-s26-01">Home</a> of Spring 2026, <a href="/courses/eco214-s26-01/x">here</a>';
+    expect(proposals(jobOf([page(body)])).map(({ sort }) => sort)).toEqual(['address', 'term', 'address']);
+  });
   it('another season is written as short as the old one was', () => {
     const { destination } = jobOf([]);
     const fall = { ...destination, course: { ...destination.course, term: 'Fall 2027' } };

@@ -88,6 +88,8 @@ describe('video meetings', () => {
     ['https://meet.example/eco', 'https://meet.example/eco'],
     ['meeting ID 881 2204 1175', '881 2204 1175'],
     ['passcode river26', 'river26'],
+    ['Passcode: “river26”', 'river26'],
+    ['the passcode is river-26', 'river-26'],
   ])('%s', (text, code) => expect(words(text, 'meeting')).toEqual([code]));
   it.each(['https://atlas.example/meet', 'We meet at the gate.', 'the meeting of waters', 'Call 555 0142 99.'])(
     '%s is none',
@@ -142,6 +144,9 @@ describe('what the words of a date name', () => {
     ['the 3rd of March (Tuesday)', ['3rd of March (Tuesday = 2026-03-03']],
     ['class on March 3, 10:00–11:15', ['March 3, 10:00–11:15 = 2026-03-03 10:00–11:15']],
     ['labs on March 3, 11–12:15 pm', ['March 3, 11–12:15 pm = 2026-03-03 11:00–12:15']],
+    ['labs on March 3, 2–3:15 pm', ['March 3, 2–3:15 pm = 2026-03-03 14:00–15:15']],
+    ['labs on March 3, 10 am–12:15 pm', ['March 3, 10 am–12:15 pm = 2026-03-03 10:00–12:15']],
+    ['labs on March 3, 9 to noon', ['March 3, 9 to noon = 2026-03-03 09:00–12:00']],
     ['at 11:59 PM on March 3', ['11:59 PM on March 3 = 2026-03-03 23:59']],
     ['March 9–15', ['March 9–15 = 2026-03-09 to 2026-03-15']],
     ['between 9 and 13 March', ['between 9 and 13 March = 2026-03-09 to 2026-03-13']],

@@ -30,6 +30,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
   const left = new Map<string, SnapshotItem[]>();
   const places: SnapshotItem[] = [];
   const byHand: SnapshotItem[] = [];
+  const emptyLines: SnapshotItem[] = [];
   const needed: SnapshotItem[] = [];
   for (const line of preview.lines) {
     const item = line.item === null ? undefined : items.get(line.item);
@@ -38,6 +39,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
     if (line.place) places.push(item);
     else if (line.verb === 'leave' && why?.finding !== undefined)
       left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
+    else if (line.verb === 'leave' && why?.reason === 'workStays') emptyLines.push(item);
     else if (line.verb === 'leave') byHand.push(item);
     else if (why?.reason === 'neededBy' || why?.reason === 'parentOf') needed.push(item);
   }
@@ -67,6 +69,14 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       title: 'Left by you',
       detail: titles(byHand),
       number: String(byHand.length),
+      knot: 'what',
+    });
+  if (emptyLines.length > 0)
+    lines.push({
+      key: 'emptyLines',
+      title: 'Stays behind with its work: lines of the gradebook',
+      detail: `${titles(emptyLines)}: bring one by itself for marks on paper`,
+      number: String(emptyLines.length),
       knot: 'what',
     });
   if (needed.length > 0)
@@ -163,6 +173,7 @@ export function chainWords(why: readonly Why[], titleOf: (id: string) => string)
         case 'ends':
           return ['comes, since all that it reads and guards does'];
         case 'endMissing':
+        case 'workStays':
           return [`stays, since ${title} does`];
         case 'standsThere':
           return ['stays, since the shell has it'];

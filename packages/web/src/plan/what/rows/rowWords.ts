@@ -33,6 +33,7 @@ export function noteOf(line: PlanLine, marked: string, titleOf: (id: string | un
     case 'parentOf':
       return `heading of ${titleOf(why.item)}`;
     case 'endMissing':
+    case 'workStays':
       return `stays with ${titleOf(why.item)}`;
     case 'standsThere':
       return 'the shell has it';
