@@ -59,6 +59,36 @@ test('all but last term’s announcements and the outside work, by keyboard', as
   await expect(status).toContainText('217 of 236 come.');
 });
 
+test('only one unit comes, in two presses: what it holds and needs, and nothing else', async ({ page, app }) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'apc120-dev', 'apc120-s27-01');
+  await page.getByRole('button', { name: 'nothing yet' }).click();
+  await expect(page.getByRole('link', { name: /^What 0 of 47/ })).toBeVisible();
+  await box(page, /^1\. The hive as an animal/).click();
+  // The unit, its page, its exercise, that one's line in the gradebook and the category of the line.
+  await expect(page.getByRole('link', { name: /^What 5 of 47/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Bring 5 things' })).toBeVisible();
+  await page.getByRole('button', { name: 'everything', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^What 46 of 47/ })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByRole('link', { name: /^What 5 of 47/ })).toBeVisible();
+});
+
+test('a kind that is left takes its lines of the gradebook along, in one press', async ({ page, app }) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'apc120-dev', 'apc120-s27-01');
+  await page.getByRole('button', { name: 'kind', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Show only rows with these words' }).fill('quiz');
+  await box(page, /^Quizzes/).click();
+  await expect(page.getByRole('link', { name: /^What 38 of 47/ })).toBeVisible();
+  await expect(page.getByRole('treeitem', { name: /^Quiz 1.*gradebook line/ }).first()).toContainText(
+    'stays with Quiz 1',
+  );
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Stays behind with its work: lines of the gradebook')).toBeVisible();
+});
+
 test('what a choice would break is said, and each of the ways out mends it', async ({ page, app }) => {
   await signIn(page, app);
   await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');

@@ -15,7 +15,7 @@ export {
   type ClassMeeting,
   type MeetingIndex,
 } from './calendar/meetingIndex.js';
-export { isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './names/kinds.js';
+export { isOpened, isWork, KIND_SENTENCES, KIND_WORDS, KINDS, type Kind } from './names/kinds.js';
 export { ATTRIBUTES, checkDetails, LINK_FIELDS, type Attribute, type LinkField } from './course/attributes.js';
 export { WAYS } from './names/ways.js';
 export { isMust, MUST_LINKS, type LinkType } from './names/links.js';

@@ -71,6 +71,22 @@ export const KIND_WORDS: Readonly<Record<Kind, KindWords>> = {
 };
 
 /** Learners do it and it can be marked. */
+const NEVER_OPENED: ReadonlySet<Kind> = new Set([
+  'questionBank',
+  'question',
+  'rubric',
+  'outcome',
+  'groups',
+  'gradeCategory',
+  'lineItem',
+  'scoreScale',
+  'rule',
+  'courseSettings',
+]);
+
+/** Whether learners open things of a kind, so that they land open, as drafts or hidden; all others serve those. */
+export const isOpened = (kind: Kind): boolean => !NEVER_OPENED.has(kind);
+
 export const isWork = (kind: Kind): boolean => kind === 'assignment' || kind === 'quiz' || kind === 'discussion';
 
 /** What bringing a kind brings, what never comes with it, and what it needs; as said where the kind is chosen. */

@@ -298,6 +298,10 @@ describe('what lands how', () => {
     expect(states({ landings: { kinds: { page: 'draft' } } }, marked).page).toBe('hidden');
     expect(states({ landings: { items: { page: 'as it was' } } }, marked).page).toBe('open');
   });
+  it('what learners never open stays as it was: a line of the gradebook is no draft', () => {
+    const hidden = states({ landing: 'draft', landings: { kinds: { lineItem: 'hidden' } } });
+    expect(hidden).toMatchObject({ lab: 'draft', line: 'open' });
+  });
   it('discussions come without the teacher’s opening post when so chosen', () => {
     const talk = oldCourse(item('discussion', 'd', { body: '<p>Prompt</p>', details: { openingPost: true } }));
     const landed = (openingPosts: 'bring' | 'leave'): unknown =>

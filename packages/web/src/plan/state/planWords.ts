@@ -30,6 +30,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
   const left = new Map<string, SnapshotItem[]>();
   const places: SnapshotItem[] = [];
   const byHand: SnapshotItem[] = [];
+  const notChosen: SnapshotItem[] = [];
   const emptyLines: SnapshotItem[] = [];
   const needed: SnapshotItem[] = [];
   for (const line of preview.lines) {
@@ -40,7 +41,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
     else if (line.verb === 'leave' && why?.finding !== undefined)
       left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
     else if (line.verb === 'leave' && why?.reason === 'workStays') emptyLines.push(item);
-    else if (line.verb === 'leave') byHand.push(item);
+    else if (line.verb === 'leave') (why?.reason === 'all' ? notChosen : byHand).push(item);
     else if (why?.reason === 'neededBy' || why?.reason === 'parentOf') needed.push(item);
   }
   const ofKind = (kind: string): number => source.items.filter((item) => item.kind === kind).length;
@@ -63,14 +64,11 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       number: String(places.length),
       knot: 'left-over',
     });
-  if (byHand.length > 0)
-    lines.push({
-      key: 'byHand',
-      title: 'Left by you',
-      detail: titles(byHand),
-      number: String(byHand.length),
-      knot: 'what',
-    });
+  for (const [key, title, group] of [
+    ['byHand', 'Left by you', byHand],
+    ['notChosen', 'Not chosen', notChosen],
+  ] as const)
+    if (group.length > 0) lines.push({ key, title, detail: titles(group), number: String(group.length), knot: 'what' });
   if (emptyLines.length > 0)
     lines.push({
       key: 'emptyLines',

@@ -43,6 +43,14 @@ function open(item: string): void {
   opened.value = null;
   emit('open', item);
 }
+/** Beside “everything with exceptions”: nothing, to choose from. */
+const isOnlyChosen = computed(() => plan.decisions.choices.all === 'leave');
+function beginWith(what: 'nothing' | 'everything'): void {
+  const { all: _, ...rest } = plan.decisions.choices;
+  const broad = what === 'nothing' ? ({ all: 'leave' } as const) : {};
+  const choices = { ...rest, ...broad, kinds: {}, units: {}, items: {} };
+  plan.decide({ choices }, what === 'nothing' ? 'begin with nothing' : 'everything but what is set aside');
+}
 const toggle = (panel: typeof opened.value): void => void (opened.value = opened.value === panel ? null : panel);
 </script>
 
@@ -102,6 +110,13 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
           {{ each }}
         </button>
       </span>
+      <button
+        class="plain-link"
+        :title="isOnlyChosen ? 'All comes again but what is set aside' : 'Nothing comes until you choose it'"
+        @click="beginWith(isOnlyChosen ? 'everything' : 'nothing')"
+      >
+        {{ isOnlyChosen ? 'everything' : 'nothing yet' }}
+      </button>
       <button class="plain-link" :aria-expanded="opened === 'how'" @click="toggle('how')">how it comes</button>
       <button class="plain-link" :aria-expanded="opened === 'recipes'" @click="toggle('recipes')">
         {{ plan.decisions.recipe ? `recipe: ${plan.decisions.recipe.name}` : 'recipes' }}

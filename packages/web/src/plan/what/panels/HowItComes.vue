@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { KIND_WORDS, KINDS, SETTING_WORDS, settingsPresent, type LandingState, type SettingName } from '@yarin/core';
+import {
+  isOpened,
+  KIND_WORDS,
+  KINDS,
+  SETTING_WORDS,
+  settingsPresent,
+  type LandingState,
+  type SettingName,
+} from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../../state/planStore.js';
 
@@ -10,8 +18,7 @@ const STATES: readonly LandingState[] = ['as it was', 'draft', 'hidden'];
 const landing = computed(() => choices.value.landing ?? 'as it was');
 const kinds = computed(() => {
   const present = new Set(plan.source.items.map(({ kind }) => kind));
-  const withoutState = new Set(['rule', 'courseSettings', 'gradeCategory', 'lineItem', 'scoreScale']);
-  return KINDS.filter((kind) => present.has(kind) && !withoutState.has(kind));
+  return KINDS.filter((kind) => present.has(kind) && isOpened(kind));
 });
 function landKind(kind: string, state: LandingState | ''): void {
   const { [kind]: _, ...others } = choices.value.landings?.kinds ?? {};

@@ -2,6 +2,7 @@
 import {
   FINDING_WORDS,
   FLAG_WORDS,
+  isOpened,
   isOut,
   MARK_WORDS,
   parseDay,
@@ -79,7 +80,7 @@ const isHeldOutside = computed(() => evidence.value.some(({ finding }) => findin
           {{ date.flags.map((flag) => FLAG_WORDS[flag]).join(', ') }}</span
         >
       </p>
-      <p v-if="comes && line.verb !== 'ask' && !landed.isPlace" class="small state">
+      <p v-if="comes && line.verb !== 'ask' && !landed.isPlace && isOpened(item.kind)" class="small state">
         lands
         <ElSelect
           class="landing"
