@@ -1,7 +1,7 @@
 import type { FindingDefault } from './findings/finding.js';
 import type { FindingName } from '../names/findings.js';
 
-/** Why an item comes or stays. `item` is the unit that was chosen, what needs it, what it is the parent of, the end that a rule lacks, or the work of a line. */
+/** Why an item comes or stays. `item` is the unit that was chosen, what needs it, what it goes with, what it is the parent of, the end that a rule lacks, or the work of a line. */
 export interface Why {
   readonly reason:
     | 'item'
@@ -12,6 +12,7 @@ export interface Why {
     | 'finding'
     | 'standsThere'
     | 'neededBy'
+    | 'goesWith'
     | 'parentOf'
     | 'ends'
     | 'endMissing'

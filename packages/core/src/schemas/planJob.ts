@@ -57,6 +57,7 @@ const REASONS = [
   'standsThere',
   'overlap',
   'neededBy',
+  'goesWith',
   'parentOf',
   'ends',
   'endMissing',

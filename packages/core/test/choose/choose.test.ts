@@ -273,6 +273,30 @@ describe('lines of the gradebook', () => {
   });
 });
 
+describe('the rubric of chosen work', () => {
+  const course = oldCourse(
+    item('assignment', 'w', { links: [{ type: 'scored', to: 'r' }] }),
+    item('page', 'p'),
+    item('rubric', 'r'),
+  );
+  const rubric = (choices: Choices, isMet?: (id: string) => boolean) => decide(course, choices, isMet).get('r')!;
+  it('goes with it where only a few things were chosen, and says so', () => {
+    expect(rubric({ all: 'leave', items: { w: 'bring' } })).toMatchObject({
+      bring: true,
+      why: [{ reason: 'goesWith', item: 'w' }],
+    });
+    expect(rubric({ all: 'leave', items: { p: 'bring' } }).bring).toBe(false);
+  });
+  it('stays when somebody left it, or the shell has it', () => {
+    expect(rubric({ all: 'leave', items: { w: 'bring', r: 'leave' } }).bring).toBe(false);
+    expect(rubric({ kinds: { rubric: 'leave' } }).bring).toBe(false);
+    expect(rubric({ all: 'leave', items: { w: 'bring' } }, (id) => id === 'r')).toMatchObject({
+      bring: false,
+      met: true,
+    });
+  });
+});
+
 describe('only what the shell lacks', () => {
   it('leaves what answers to something there, unless it was chosen by itself', () => {
     const isMet = (id: string): boolean => id === 'p' || id === 'other';

@@ -42,7 +42,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
     else if (line.verb === 'leave' && why?.reason === 'workStays') emptyLines.push(item);
     else if (line.verb === 'leave') (why?.reason === 'all' ? notChosen : byHand).push(item);
-    else if (why?.reason === 'neededBy' || why?.reason === 'parentOf') needed.push(item);
+    else if (why?.reason === 'neededBy' || why?.reason === 'goesWith' || why?.reason === 'parentOf') needed.push(item);
   }
   const ofKind = (kind: string): number => source.items.filter((item) => item.kind === kind).length;
   const inOrder = Object.keys(FINDING_WORDS);
@@ -159,6 +159,7 @@ export function chainWords(why: readonly Why[], titleOf: (id: string) => string)
       const title = item === undefined ? '' : titleOf(item);
       switch (reason) {
         case 'neededBy':
+        case 'goesWith':
           return [at === 0 ? `comes with ${title}` : title];
         case 'parentOf':
           return [at === 0 ? `the heading of ${title}` : title];

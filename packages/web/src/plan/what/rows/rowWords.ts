@@ -29,6 +29,7 @@ export function noteOf(line: PlanLine, marked: string, titleOf: (id: string | un
   if (line.verb === 'ask') return line.answered === undefined ? 'stands there already' : 'decided';
   switch (why?.reason) {
     case 'neededBy':
+    case 'goesWith':
       return `comes with ${titleOf(why.item)}`;
     case 'parentOf':
       return `heading of ${titleOf(why.item)}`;
