@@ -81,6 +81,8 @@ describe('words of the plan', () => {
       { id: 'w', kind: 'assignment', title: 'Reach atlas', points: 20, contentHash: '' },
       { id: 'k', kind: 'questionBank', title: 'Streams', contentHash: '' },
       { id: 'p', kind: 'page', title: 'Salt', contentHash: '' },
+      { id: 'g', kind: 'lineItem', title: 'Atlas', contentHash: '' },
+      { id: 'n', kind: 'page', title: 'Bogs', contentHash: '' },
     ],
   } as unknown as Snapshot;
   const line = (item: string | null, verb: string, more: object = {}): object => ({
@@ -98,24 +100,41 @@ describe('words of the plan', () => {
       line('w', 'leave', { place: true, to: 'w', why: [{ reason: 'finding', finding: 'heldOutside' }] }),
       line('k', 'add', { to: 'k', why: [{ reason: 'neededBy', item: 'q' }] }),
       line('p', 'leave', { why: [{ reason: 'item' }] }),
+      line('g', 'leave', { why: [{ reason: 'workStays', item: 'w' }] }),
+      line('n', 'leave', { why: [{ reason: 'all' }] }),
       line(null, 'here', { to: 's' }),
     ],
+    dates: [
+      { id: 'b-posts', item: 'b', role: 'posts', to: '2027-01-11T08:00', flags: ['past'], rule: 'week' },
+      { id: 'k-due', item: 'k', role: 'due', to: '2027-01-11T08:00', flags: ['past'], rule: 'byHand' },
+    ],
   } as unknown as Preview;
+  const decided = { settled: {}, choices: {} };
 
   it('tell each fate with its things and number', () => {
     expect(
-      fateLines(source, shellWith(), preview).map(({ title, detail, number }) => `${title} | ${detail} | ${number}`),
+      fateLines(source, shellWith(), preview, decided).map(
+        ({ title, detail, number }) => `${title} | ${detail} | ${number}`,
+      ),
     ).toEqual([
       'Stays behind: announcements of last term | Snow day | 1 of 2',
       'Keeps its place: held by last term’s outside course | Reach atlas: 20 points stay in the weights until you link them anew | 1',
       'Left by you | Salt | 1',
+      'Not chosen | Bogs | 1',
+      'Lands as a draft: its date has passed | Welcome: give it a date, or call it fine as it is | 1',
+      'Stays behind with its work: lines of the gradebook | Atlas: bring one by itself for marks on paper | 1',
       'Comes along: needed by what you bring | Streams | 1',
     ]);
   });
   it('say what the old course has no more, and what is taken out of the shell for it', () => {
     const gone = (to: string, rest: object = {}) => ({ ...line(to, 'gone'), to, ...rest });
     const lines = [gone('old'), gone('older'), gone('out', { takenOut: true }), gone('by hand')];
-    const told = fateLines(source, shellWith('old', 'older', 'out'), { ...preview, lines } as unknown as Preview);
+    const told = fateLines(
+      source,
+      shellWith('old', 'older', 'out'),
+      { ...preview, lines, dates: [] } as unknown as Preview,
+      decided,
+    );
     expect(told.map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
       'No longer in the old course: stays here | old · older | 2',
       'No longer in the old course: taken out here too | out | 1',

@@ -298,6 +298,16 @@ describe('what lands how', () => {
     expect(states({ landings: { kinds: { page: 'draft' } } }, marked).page).toBe('hidden');
     expect(states({ landings: { items: { page: 'as it was' } } }, marked).page).toBe('open');
   });
+  it('nothing lands open with a date that has passed, unless somebody wants it so', () => {
+    // The lab is due on Tuesday 9 February 2027 at 23:59.
+    const labOn = (now: string, rest: Partial<PlanJob> = {}): string | undefined =>
+      plan(job({ now, ...rest })).course.items.find(({ id }) => id === 'lab')!.state;
+    expect(labOn('2027-02-09T23:58')).toBe('open');
+    expect(labOn('2027-02-10T08:00')).toBe('draft');
+    expect(labOn('2027-02-10T08:00', { byHand: { 'lab-due': '2027-02-09T12:00' } })).toBe('open');
+    expect(labOn('2027-02-10T08:00', { choices: { landings: { items: { lab: 'as it was' } } } })).toBe('open');
+    expect(labOn('2027-02-10T08:00', { choices: { landing: 'hidden' } })).toBe('hidden');
+  });
   it('what learners never open stays as it was: a line of the gradebook is no draft', () => {
     const hidden = states({ landing: 'draft', landings: { kinds: { lineItem: 'hidden' } } });
     expect(hidden).toMatchObject({ lab: 'draft', line: 'open' });

@@ -3,41 +3,14 @@ import { refresh } from '../../src/refresh/refresh.js';
 import type { Proposal } from '../../src/refresh/proposal.js';
 import type { Item } from '../../src/schemas/course.js';
 import type { RefreshJob } from '../../src/schemas/refreshJob.js';
-import { SPRING_2026, SPRING_2027 } from '../terms.js';
+import { LABELLED_TEXTS } from '../labelled/staleTexts.js';
+import { SPRING_2027 } from '../terms.js';
 
 /** Mon Wed 10:00–11:15 in Spring 2026, Tue Thu 14:00–15:15 in Spring 2027. */
-const jobOf = (items: readonly Item[], more: Partial<RefreshJob> = {}): RefreshJob => ({
-  course: {
-    course: {
-      id: 'eco214-s26-01',
-      code: 'ECO',
-      number: '214',
-      section: '01',
-      title: 'Freshwater Ecology',
-      term: 'Spring 2026',
-      room: 'Haskell 114',
-      instructors: [{ id: 'p1', name: 'Ines Marant' }],
-    },
-    calendar: SPRING_2026.calendar,
-    meetings: SPRING_2026.meetings,
-    items: [...items],
-  },
-  destination: {
-    course: {
-      id: 'eco214-s27-02',
-      code: 'ECO',
-      number: '214',
-      section: '02',
-      title: 'Freshwater Ecology',
-      term: 'Spring 2027',
-      room: 'Haskell 220',
-      instructors: [{ id: 'p2', name: 'Jonas Okoro' }],
-    },
-    calendar: SPRING_2027.calendar,
-    meetings: SPRING_2027.meetings,
-  },
-  ...more,
-});
+const jobOf = (items: readonly Item[], more: Partial<RefreshJob> = {}): RefreshJob => {
+  const [{ job }] = LABELLED_TEXTS as [(typeof LABELLED_TEXTS)[number]];
+  return { ...job, course: { ...job.course, items: [...items] }, ...more };
+};
 
 const proposals = (job: RefreshJob): Proposal[] => {
   const result = refresh(job);

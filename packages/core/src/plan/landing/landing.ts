@@ -9,7 +9,9 @@ import type { Link, Moment } from '../../schemas/course.js';
 import { hasContent } from '../../words/text/hasContent.js';
 import { arrange } from './arrange.js';
 import type { Verb } from '../../names/verbs.js';
-import { isWritten, type PlanLine } from '../shapes/line.js';
+import { settledAs } from '../../retime/causes.js';
+import type { Role } from '../../schemas/retimeJob.js';
+import { isWritten, landsNew, type PlanLine } from '../shapes/line.js';
 import { landingSets, type LandingSets } from './workSets.js';
 import type { PlanIndex, PreviewDate, PreviewItem } from '../shapes/preview.js';
 
@@ -26,6 +28,8 @@ interface Landing {
 }
 
 const DATED_BY = ['due', 'starts', 'posts', 'opens'];
+/** Roles after which a thing is over, or would be seen at once. */
+const PASSES: readonly Role[] = ['due', 'closes', 'posts'];
 
 /**
  * The new course as it will stand: what comes as it lands, and everything of the shell that stays as it is.
@@ -61,7 +65,9 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
     const there = standing.get(line.to);
     const asked = chosen.list[at]!.by === 'ask';
     const isPlace = line.place === true;
-    const { moments, undated } = landedMoments(item, datesFor, asked);
+    const { moments, undated, passed } = landedMoments(item, datesFor, asked, decisions.settled);
+    const isPassed = passed && landsNew(line) && choices.landings?.items?.[item.id] === undefined;
+    const state = stateOf(item);
     const landed: PreviewItem = {
       id: line.to,
       kind: item.kind,
@@ -69,7 +75,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
       contentHash: item.contentHash,
       moments,
       links: inCategory(landedLinks(item, isPlace, newId), item, sets, comesTo),
-      state: isPlace || undated || asked || line.reword === true ? 'draft' : stateOf(item),
+      state: isPlace || undated || asked || line.reword === true || (isPassed && state === 'open') ? 'draft' : state,
       points: sets.pointsOf(item),
       bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
       details: isPlace ? { placeKept: true } : sets.detailsOf(item, landedDetails(item, there, choices)),
@@ -119,24 +125,34 @@ function datesInOrder(dates: readonly PreviewDate[]): (id: string) => readonly P
 }
 
 const NO_DATES: readonly PreviewDate[] = [];
-const NO_MOMENTS = { moments: [], undated: false };
+const NO_MOMENTS = { moments: [], undated: false, passed: false };
+
+/** A date that has passed in the new term already, and that nobody set or called fine. */
+export const hasPassed = (date: PreviewDate, settled: Decisions['settled']): boolean =>
+  PASSES.includes(date.role) &&
+  date.flags.includes('past') &&
+  date.rule !== 'byHand' &&
+  settled[date.id] !== settledAs(date);
 
 /** Dates as they land. What is asked about comes without those that were left over from another term. */
 function landedMoments(
   { moments = [] }: SnapshotItem,
   datesFor: (id: string) => readonly PreviewDate[],
   asked: boolean,
-): { readonly moments: Moment[]; readonly undated: boolean } {
+  settled: Decisions['settled'],
+): { readonly moments: Moment[]; readonly undated: boolean; readonly passed: boolean } {
   if (moments.length === 0) return NO_MOMENTS;
   const landed: Moment[] = [];
   let undated = false;
+  let passed = false;
   for (const moment of moments)
     for (const date of datesFor(moment.id)) {
+      passed ||= hasPassed(date, settled);
       if (date.to === null || (asked && date.flags.includes('otherTerm'))) undated ||= DATED_BY.includes(moment.role);
       else if (date.for === undefined) landed.push({ ...moment, at: date.to });
       else landed.push({ ...moment, id: date.id, at: date.to, for: date.for });
     }
-  return { moments: landed, undated };
+  return { moments: landed, undated, passed };
 }
 
 const NO_LINKS: Link[] = [];
