@@ -79,7 +79,6 @@ export { followPlan, followsPlan } from './plan/followPlan.js';
 export { policyEffect, type PolicyEffect } from './plan/policyEffect.js';
 export { causesOf, reviewPlan, type Review } from './plan/review.js';
 export type { LineageEntry } from './plan/shapes/matches.js';
-export { hasPassed } from './plan/landing/landing.js';
 export { isOut, isWritten, landsNew, staysBehind, type PlanLine } from './plan/shapes/line.js';
 export type { Verb } from './names/verbs.js';
 export { concernedDates, indexPlan, planChosen, planDated, previewOn, previewPlan } from './plan/preview.js';

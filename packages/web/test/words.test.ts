@@ -104,18 +104,15 @@ describe('words of the plan', () => {
       line('n', 'leave', { why: [{ reason: 'all' }] }),
       line(null, 'here', { to: 's' }),
     ],
-    dates: [
-      { id: 'b-posts', item: 'b', role: 'posts', to: '2027-01-11T08:00', flags: ['past'], rule: 'week' },
-      { id: 'k-due', item: 'k', role: 'due', to: '2027-01-11T08:00', flags: ['past'], rule: 'byHand' },
+    items: [
+      { id: 'b', title: 'Welcome', hasPassed: true },
+      { id: 'k', title: 'Streams' },
     ],
   } as unknown as Preview;
-  const decided = { settled: {}, choices: {} };
 
   it('tell each fate with its things and number', () => {
     expect(
-      fateLines(source, shellWith(), preview, decided).map(
-        ({ title, detail, number }) => `${title} | ${detail} | ${number}`,
-      ),
+      fateLines(source, shellWith(), preview).map(({ title, detail, number }) => `${title} | ${detail} | ${number}`),
     ).toEqual([
       'Stays behind: announcements of last term | Snow day | 1 of 2',
       'Keeps its place: held by last term’s outside course | Reach atlas: 20 points stay in the weights until you link them anew | 1',
@@ -129,12 +126,11 @@ describe('words of the plan', () => {
   it('say what the old course has no more, and what is taken out of the shell for it', () => {
     const gone = (to: string, rest: object = {}) => ({ ...line(to, 'gone'), to, ...rest });
     const lines = [gone('old'), gone('older'), gone('out', { takenOut: true }), gone('by hand')];
-    const told = fateLines(
-      source,
-      shellWith('old', 'older', 'out'),
-      { ...preview, lines, dates: [] } as unknown as Preview,
-      decided,
-    );
+    const told = fateLines(source, shellWith('old', 'older', 'out'), {
+      ...preview,
+      lines,
+      items: [],
+    } as unknown as Preview);
     expect(told.map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
       'No longer in the old course: stays here | old · older | 2',
       'No longer in the old course: taken out here too | out | 1',

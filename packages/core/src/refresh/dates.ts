@@ -14,25 +14,44 @@ export interface DateGround {
   readonly moved: ReadonlyMap<FoundDay, MovedDay>;
   /** Whether the text writes its months short, for “May”. */
   readonly isShort: boolean;
-  /** Where another day of its list goes, that writes the month for both. */
-  readonly monthBeside: (day: FoundDay) => number | undefined;
+  /** The day whose words hold the month that another of its list shares. */
+  readonly ownerOf: (day: FoundDay) => FoundDay | undefined;
 }
 
 const NOTHING = (problem?: StaleProblem): Rewording => ({ edits: null, ...(problem === undefined ? {} : { problem }) });
 
+/** The day that stands in the place of a date, or why none does. */
+function dayInstead(
+  found: FoundDay,
+  ground: DateGround,
+): { readonly day: Day; readonly isClosure: boolean } | StaleProblem | 'stays' {
+  if (found.doubt !== undefined) return found.doubt;
+  const moved = ground.moved.get(found)!;
+  const closure = moved.isMeant ? undefined : ground.closures.ofDay(found.days[0]!);
+  if (closure === 'none') return 'closure';
+  if (closure !== undefined) return { day: closure, isClosure: true };
+  if (ground.language.isBesideOutsideEvent(ground.text, found)) return 'fixed';
+  if (moved.isKept) return 'stays';
+  return moved.day === null ? 'cleared' : { day: moved.day, isClosure: false };
+}
+
 /** A date of the old term, with what stands there instead; `undefined` when it stays. */
 export function rewordDate(found: FoundDay, ground: DateGround): Rewording | undefined {
-  if (found.doubt !== undefined) return NOTHING(found.doubt);
-  const [day] = found.days as [Day];
+  const instead = dayInstead(found, ground);
+  if (instead === 'stays') return undefined;
+  if (typeof instead === 'string') return NOTHING(instead);
+  const edits = editsOfDay(found, instead.day, monthBeside(found, ground), ground);
+  if (instead.isClosure) return { edits };
   const moved = ground.moved.get(found)!;
-  const closure = moved.isMeant ? undefined : ground.closures.ofDay(day);
-  if (closure === 'none') return NOTHING('closure');
-  if (closure !== undefined) return { edits: editsOfDay(found, closure, ground) };
-  if (ground.language.isBesideOutsideEvent(ground.text, found)) return NOTHING('fixed');
-  if (moved.isKept) return undefined;
-  if (moved.day === null) return NOTHING('cleared');
-  const edits = [...editsOfDay(found, moved.day, ground), ...editsOfHours(found.hours, moved, ground)];
-  return { edits, ...(moved.doubt === undefined ? {} : { problem: moved.doubt }) };
+  const problem = moved.doubt === undefined ? {} : { problem: moved.doubt };
+  return { edits: [...edits, ...editsOfHours(found.hours, moved, ground)], ...problem };
+}
+
+/** The month that will stand with the day whose words hold it for both. */
+function monthBeside(found: FoundDay, ground: DateGround): number {
+  const owner = ground.ownerOf(found);
+  const instead = owner === undefined ? 'stays' : dayInstead(owner, ground);
+  return typeof instead === 'string' ? found.written.month.value : civilDate(instead.day).month;
 }
 
 /** A range of days, both ends as one. */
@@ -64,16 +83,17 @@ function editsOfRange(
 ): Edit[] {
   const [first, last] = [civilDate(days.from).month, civilDate(days.to).month];
   // A month that both share stands with one of them: the other writes its own where it has another now.
-  const own = [
-    ...editsOfDay(from, days.from, { ...ground, monthBeside: () => last }),
-    ...editsOfDay(to, days.to, { ...ground, monthBeside: () => first }),
-  ];
+  const own = [...editsOfDay(from, days.from, last, ground), ...editsOfDay(to, days.to, first, ground)];
   const places = new Set<number>();
   return own.filter(({ start }) => !places.has(start) && places.add(start));
 }
 
-/** What changes in a day's words. */
-function editsOfDay(found: FoundDay, day: Day, { text, language, isShort, monthBeside }: DateGround): Edit[] {
+/**
+ * What changes in a day's words.
+ *
+ * @param beside  the month that will stand with the other day, where both share one
+ */
+function editsOfDay(found: FoundDay, day: Day, beside: number, { text, language, isShort }: DateGround): Edit[] {
   const { weekday, month, date, ordinal, year } = found.written;
   const { writer } = language;
   const to = civilDate(day);
@@ -87,7 +107,7 @@ function editsOfDay(found: FoundDay, day: Day, { text, language, isShort, monthB
   let written = isInFigures ? writer.number(to.date, at(date), isPadded(found, at)) : writer.number(to.date, at(date));
   let ending = ordinal === undefined ? '' : writer.ordinal(to.date, at(ordinal));
   if (isOwn) edits.push({ ...month, text: monthWords() });
-  else if (monthBeside(found) !== to.month) {
+  else if (beside !== to.month) {
     const sign = found.style === 'numbers' ? '/' : ' ';
     if (month.start < date.start) written = `${monthWords()}${sign}${written}`;
     else if (ordinal === undefined) written = `${written} ${monthWords()}`;

@@ -8,6 +8,7 @@ import type { Policy, RetimeMoment, Role, TermSide } from '../schemas/retimeJob.
 import type { FoundDay, Part } from '../words/found/found.js';
 import type { Flag } from '../names/flags.js';
 import { isGraded, unitsAround } from '../plan/dates/dates.js';
+import { saysHalf } from '../words/english/findHours.js';
 import { daysIn, type ReadItem } from './readItem.js';
 
 /** Where a day of a text goes. */
@@ -57,7 +58,7 @@ function readHour(
   day: Day,
   meetings: readonly Meeting[],
 ): Minute {
-  if (value >= HALF_DAY || /[apn]/i.test(text.slice(start, end))) return value;
+  if (value >= HALF_DAY || saysHalf(text.slice(start, end))) return value;
   const isKnown = (minute: Minute): boolean =>
     (item.moments ?? []).some((each) => dayOf(each) === day && minuteOf(each) === minute) ||
     meetings.some(

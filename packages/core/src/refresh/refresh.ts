@@ -1,5 +1,5 @@
-import { civilDate } from '../calendar/day.js';
 import { succeed, type Result } from '../problem.js';
+import { STALE_SORTS, type StaleSort } from '../names/staleWords.js';
 import { proposePolicy } from '../retime/suggestPolicy.js';
 import type { RefreshJob } from '../schemas/refreshJob.js';
 import { ENGLISH } from '../words/english/english.js';
@@ -38,7 +38,7 @@ export function refresh(job: RefreshJob): Result<Proposal[]> {
   return succeed(
     read.flatMap((each) => {
       const reword = rewordingOf({ ...job, policy }, each, closures, moved.value);
-      const proposals = each.found.flatMap((found) => proposed(each, found, reword(found)) ?? []);
+      const proposals = each.found.filter(isStale).flatMap((found) => proposed(each, found, reword(found)) ?? []);
       return [...proposals, ...addresses(each)].sort(inOrder);
     }),
   );
@@ -47,29 +47,22 @@ export function refresh(job: RefreshJob): Result<Proposal[]> {
 const inOrder = (a: Proposal, b: Proposal): number =>
   a.field === b.field ? a.start - b.start || a.end - b.end : a.field === 'title' ? -1 : 1;
 
+/** Found words that mean the old term; an hour, a weekday, “today” or a mode says nothing by itself. */
+type StaleFound = Found & { readonly sort: StaleSort };
+const isStale = (found: Found): found is StaleFound => (STALE_SORTS as readonly string[]).includes(found.sort);
+
 /** What is proposed for found words; nothing where they stay. */
 function proposed(
   { item, prose, texts }: ReadItem,
-  found: Found,
+  found: StaleFound,
   rewording: Rewording | undefined,
 ): Proposal | undefined {
   if (rewording === undefined) return undefined;
-  switch (found.sort) {
-    case 'hours':
-    case 'weekday':
-    case 'relative':
-    case 'mode':
-      return undefined;
-    case 'meeting':
-      if (found.link !== undefined) {
-        const { field, start, end } = found.link;
-        const text = texts.get(field)!.slice(start, end);
-        return { item: item.id, field, start, end, text, sort: 'meeting', replacement: null };
-      }
-      return proposalOf(item.id, found.sort, found, rewording, prose, texts);
-    default:
-      return proposalOf(item.id, found.sort, found, rewording, prose, texts);
-  }
+  if (found.sort !== 'meeting' || found.link === undefined)
+    return proposalOf(item.id, found.sort, found, rewording, prose, texts);
+  const { field, start, end } = found.link;
+  const text = texts.get(field)!.slice(start, end);
+  return { item: item.id, field, start, end, text, sort: 'meeting', replacement: null };
 }
 
 /** What becomes of the words that were found in one thing. */
@@ -78,7 +71,7 @@ function rewordingOf(
   { prose, found }: ReadItem,
   closures: DateGround['closures'],
   moved: ReadonlyMap<FoundDay, MovedDay>,
-): (found: Found) => Rewording | undefined {
+): (found: StaleFound) => Rewording | undefined {
   const { text } = prose;
   const { writer } = ENGLISH;
   const heads = { text, writer, before: course.course, after: destination.course };
@@ -95,11 +88,7 @@ function rewordingOf(
     closures,
     moved,
     isShort: writesMonthsShort(text, found),
-    monthBeside: ({ written: { month } }) => {
-      const owner = owners.get(month.start);
-      const day = owner && moved.get(owner)?.day;
-      return day === undefined || day === null ? undefined : civilDate(day).month;
-    },
+    ownerOf: ({ written: { month } }) => owners.get(month.start),
   };
   const classes = {
     text,
@@ -129,11 +118,6 @@ function rewordingOf(
         return rewordPerson(each, heads);
       case 'meeting':
         return { edits: null };
-      case 'hours':
-      case 'weekday':
-      case 'relative':
-      case 'mode':
-        return undefined;
     }
   };
 }

@@ -146,6 +146,7 @@ function courseOf({ job: { sources, destination: shell, answers }, ground, previ
       from,
       verb: _verb,
       isWritten: _written,
+      hasPassed: _passed,
       isPlace,
       contentHash: _hash,
       bodyHash: _body,

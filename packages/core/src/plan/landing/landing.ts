@@ -66,8 +66,9 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
     const asked = chosen.list[at]!.by === 'ask';
     const isPlace = line.place === true;
     const { moments, undated, passed } = landedMoments(item, datesFor, asked, decisions.settled);
-    const isPassed = passed && landsNew(line) && choices.landings?.items?.[item.id] === undefined;
-    const state = stateOf(item);
+    const state = isPlace || undated || asked || line.reword === true ? 'draft' : stateOf(item);
+    const isChosen = choices.landings?.items?.[item.id] !== undefined;
+    const hasPassed = passed && state === 'open' && landsNew(line) && !isChosen;
     const landed: PreviewItem = {
       id: line.to,
       kind: item.kind,
@@ -75,7 +76,8 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
       contentHash: item.contentHash,
       moments,
       links: inCategory(landedLinks(item, isPlace, newId), item, sets, comesTo),
-      state: isPlace || undated || asked || line.reword === true || (isPassed && state === 'open') ? 'draft' : state,
+      state: hasPassed ? 'draft' : state,
+      ...(hasPassed ? { hasPassed } : {}),
       points: sets.pointsOf(item),
       bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
       details: isPlace ? { placeKept: true } : sets.detailsOf(item, landedDetails(item, there, choices)),
@@ -128,7 +130,7 @@ const NO_DATES: readonly PreviewDate[] = [];
 const NO_MOMENTS = { moments: [], undated: false, passed: false };
 
 /** A date that has passed in the new term already, and that nobody set or called fine. */
-export const hasPassed = (date: PreviewDate, settled: Decisions['settled']): boolean =>
+const isOver = (date: PreviewDate, settled: Decisions['settled']): boolean =>
   PASSES.includes(date.role) &&
   date.flags.includes('past') &&
   date.rule !== 'byHand' &&
@@ -147,7 +149,7 @@ function landedMoments(
   let passed = false;
   for (const moment of moments)
     for (const date of datesFor(moment.id)) {
-      passed ||= hasPassed(date, settled);
+      passed ||= isOver(date, settled);
       if (date.to === null || (asked && date.flags.includes('otherTerm'))) undated ||= DATED_BY.includes(moment.role);
       else if (date.for === undefined) landed.push({ ...moment, at: date.to });
       else landed.push({ ...moment, id: date.id, at: date.to, for: date.for });

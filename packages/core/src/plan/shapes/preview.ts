@@ -70,6 +70,8 @@ export interface PreviewItem extends SnapshotItem {
   readonly isPlace: boolean;
   /** The run writes it; everything else stands there already. */
   readonly isWritten: boolean;
+  /** It would land open, and is a draft since a date of it has passed already. */
+  readonly hasPassed?: true;
 }
 
 /** Dates that earlier runs brought, as they stand in the shell. */

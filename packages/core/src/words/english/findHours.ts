@@ -4,15 +4,19 @@ import { groupPart, spanning } from '../found/match.js';
 import { ANY_MONTH } from './names.js';
 
 const HALF = '(?:[ap]m\\b|[ap]\\.\\s?m\\.)';
-const TIME = `(?:noon|midnight|(?:2[0-3]|[01]?\\d)(?::[0-5]\\d)?(?:\\s?${HALF})?)`;
-const TO = '\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b)\\s*';
+export const TIME = `(?:noon|midnight|(?:2[0-3]|[01]?\\d)(?::[0-5]\\d)?(?:\\s?${HALF})?)`;
+/** Between the hours from one to another. */
+export const TO = '\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b)\\s*';
 const HOURS = new RegExp(
   `(?<![\\w:./,$€£-]|\\b${ANY_MONTH}\\.?\\s)(?<from>${TIME})(?:${TO}(?<to>${TIME}))?(?![\\w:%°]|[./,-]\\d|\\s?(?:%|°|st\\b|nd\\b|rd\\b|th\\b))`,
   'dgi',
 );
 
 /** Whether words name an hour by themselves: “10:00”, “5 pm”, “noon”, not “10”. */
-const isHour = (text: string): boolean => /[:apn]/i.test(text);
+const isHour = (text: string): boolean => text.includes(':') || saysHalf(text);
+
+/** Whether the half of the day is said: “5 pm”, “noon”. */
+export const saysHalf = (text: string): boolean => /[ap]\.?\s?m|noon|midnight/i.test(text);
 
 /** Which half of the day is written. */
 const halfOf = (text: string): 'a' | 'p' | undefined =>
@@ -21,7 +25,7 @@ const halfOf = (text: string): 'a' | 'p' | undefined =>
 const MINUTES_IN_HALF = 720;
 
 /** Minutes of the day as written; without “am” or “pm” and without one to share, by the clock of 24 hours. */
-export function minutesOf(text: string, shared?: 'a' | 'p'): Minute {
+function minutesOf(text: string, shared?: 'a' | 'p'): Minute {
   const named = text.toLowerCase();
   if (named === 'noon') return MINUTES_IN_HALF;
   if (named === 'midnight') return 0;
@@ -32,14 +36,14 @@ export function minutesOf(text: string, shared?: 'a' | 'p'): Minute {
 }
 
 /** The half of the day that the first of two hours is in, when it is written behind the last alone: “10–11:15 am”, “11–12:15 pm”. */
-export function sharedHalf(from: string, to: string | undefined): 'a' | 'p' | undefined {
+function sharedHalf(from: string, to: string | undefined): 'a' | 'p' | undefined {
   const half = to === undefined || halfOf(from) !== undefined ? undefined : halfOf(to);
   return half === 'p' && minutesOf(from, 'p') > minutesOf(to!) ? 'a' : half;
 }
 
-function hoursOf(match: RegExpMatchArray): WrittenHours | undefined {
+/** The hours of a match with the groups `from` and `to`, bare numbers too. */
+export function hoursOf(match: RegExpMatchArray): WrittenHours {
   const { from: first = '', to: last } = match.groups!;
-  if (!isHour(first) && !isHour(last ?? '')) return undefined;
   const from = groupPart(match, 'from', (text) => minutesOf(text, sharedHalf(first, last)))!;
   const to = groupPart(match, 'to', (text) => minutesOf(text));
   return to === undefined ? { from } : { from, to };
@@ -47,7 +51,9 @@ function hoursOf(match: RegExpMatchArray): WrittenHours | undefined {
 
 /** Hours as people write them: “5 pm”, “17:00”, “noon”, “10–11:15 am”. A bare number is none by itself. */
 export const findHours: Finder<FoundHours> = ({ words }) =>
-  [...words.matchAll(HOURS)].flatMap((match) => {
-    const hours = hoursOf(match);
-    return hours === undefined ? [] : [{ sort: 'hours', ...spanning(words, [hours.from, hours.to]), hours }];
-  });
+  [...words.matchAll(HOURS)]
+    .filter(({ groups }) => isHour(groups!.from!) || isHour(groups!.to ?? ''))
+    .map((match) => {
+      const hours = hoursOf(match);
+      return { sort: 'hours', ...spanning(words, [hours.from, hours.to]), hours };
+    });

@@ -1,5 +1,5 @@
 import type { FoundDay, FoundHours, Refiner } from '../found/found.js';
-import { spanning } from '../found/match.js';
+import { fitsGap, spanning } from '../found/match.js';
 
 const BEHIND = /^\)?,?[^\S\n]*(?:(?:at|by|from|before|until|till|@|–|—|-|\()[^\S\n]*)?$/i;
 const BEFORE = /^,?[^\S\n]+(?:on[^\S\n]+)?$/i;
@@ -9,8 +9,7 @@ const FARTHEST = 10;
 export const joinHours: Refiner = (found, { words }) => {
   const hours = found.filter((each) => each.sort === 'hours');
   const taken = new Set<FoundHours>();
-  const gapFits = (from: number, to: number, pattern: RegExp): boolean =>
-    to >= from && to - from <= FARTHEST && pattern.test(words.slice(from, to));
+  const gapFits = (from: number, to: number, pattern: RegExp): boolean => fitsGap(words, from, to, FARTHEST, pattern);
   const starts = new Set(found.flatMap((each) => (each.sort === 'date' ? [each.start] : [])));
   /** “until 5 pm on March 27”: the hour is that of the date behind it. */
   const isOfNext = ({ end }: FoundHours): boolean =>

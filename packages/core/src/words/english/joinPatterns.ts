@@ -2,7 +2,7 @@ import { parseMinute, type Minute, type Weekday } from '../../calendar/day.js';
 import type { Meeting } from '../../schemas/calendar.js';
 import type { Finder, FoundPattern, Part, Refiner, WrittenHours } from '../found/found.js';
 import { groupPart, groupSpan, matchAt, spanning } from '../found/match.js';
-import { minutesOf, sharedHalf } from './findHours.js';
+import { hoursOf, saysHalf, TIME, TO } from './findHours.js';
 import { weekdayOfWord } from './names.js';
 import { sentenceAround } from './sentences.js';
 
@@ -21,8 +21,7 @@ const OUR = /\bour\s+$/i;
 const CLASS = /\s+(?:class(?:es)?|lectures?|labs?|seminars?|sections?|meetings?|sessions?)\b/iy;
 const LONGEST_OUR = 8;
 
-const TIME = '(?:noon|midnight|(?:2[0-3]|[01]?\\d)(?::[0-5]\\d)?(?:\\s?(?:[ap]m\\b|[ap]\\.\\s?m\\.))?)';
-const HOURS = `(?<from>${TIME})(?:\\s*(?:–|—|-|\\bto\\b|\\buntil\\b|\\btill\\b)\\s*(?<to>${TIME}))?(?![\\w:%])`;
+const HOURS = `(?<from>${TIME})(?:${TO}(?<to>${TIME}))?(?![\\w:%])`;
 const HOURS_BEHIND = new RegExp(`,?[^\\S\\n]*(?:\\(|(?:at|from|@)[^\\S\\n]+|mornings?\\s+at\\s+)?${HOURS}`, 'diy');
 /** “10:00–11:15 on Mondays”. */
 const HOURS_BEFORE = new RegExp(`(?<![\\w:./,$€£-])${HOURS}[^\\S\\n]+on[^\\S\\n]+$`, 'di');
@@ -34,36 +33,33 @@ const HOURS_ALONE = new RegExp(
 
 /** With one of these in its sentence a weekday or an hour alone means the class. */
 const OF_THE_CLASS = /\b(?:class(?:es)?|lectures?|labs?|seminars?|sections?|meets?|meetings?|met)\b/i;
-const OF_SOMETHING_ELSE = /\b(?:office|tutor(?:s|ing)?|library|help desk|drop-in|office hours?|consultations?)\b/i;
+const OF_SOMETHING_ELSE = /\b(?:office|tutor(?:s|ing)?|library|help desk|drop-in|consultations?)\b/i;
 
 const HALF_DAY = 720;
 
-/** Whether a written minute is a minute of the day, on either clock. */
-const isMinute = ({ value }: Part<Minute>, text: string, minute: Minute): boolean =>
-  value === minute || (!/[apn]/i.test(text) && value < HALF_DAY && value + HALF_DAY === minute);
-
-function hoursOf(match: RegExpExecArray | null): WrittenHours | undefined {
-  if (match === null) return undefined;
-  const shared = sharedHalf(match.groups!.from!, match.groups!.to);
-  const from = groupPart(match, 'from', (text) => minutesOf(text, shared))!;
-  const to = groupPart(match, 'to', (text) => minutesOf(text));
-  return to === undefined ? { from } : { from, to };
+function hoursBehind(text: string, at: number): WrittenHours | undefined {
+  const match = matchAt(HOURS_BEHIND, text, at);
+  return match === null ? undefined : hoursOf(match);
 }
 
 function hoursBefore(text: string, at: number): WrittenHours | undefined {
   const start = Math.max(0, at - LONGEST_BEFORE);
-  const hours = hoursOf(HOURS_BEFORE.exec(text.slice(start, at)));
+  const match = HOURS_BEFORE.exec(text.slice(start, at));
+  if (match === null) return undefined;
+  const hours = hoursOf(match);
   const moved = (part: Part<Minute>): Part<Minute> => ({ ...part, start: part.start + start, end: part.end + start });
-  return hours && { from: moved(hours.from), ...(hours.to && { to: moved(hours.to) }) };
+  return { from: moved(hours.from), ...(hours.to && { to: moved(hours.to) }) };
 }
 
-/** The meetings at which written hours are those of the class. */
-const meetingsAt = (text: string, { from, to }: WrittenHours, meetings: readonly Meeting[]): Meeting[] =>
-  meetings.filter(
-    ({ start, end }) =>
-      isMinute(from, text.slice(from.start, to?.end ?? from.end), parseMinute(start)) &&
-      (to === undefined || isMinute(to, text.slice(to.start, to.end), parseMinute(end))),
+/** The meetings at which written hours are those of the class, on either clock where no half of the day is said. */
+function meetingsAt(text: string, { from, to }: WrittenHours, meetings: readonly Meeting[]): Meeting[] {
+  const isSure = saysHalf(text.slice(from.start, (to ?? from).end));
+  const isMinute = ({ value }: Part<Minute>, minute: Minute): boolean =>
+    value === minute || (!isSure && value < HALF_DAY && value + HALF_DAY === minute);
+  return meetings.filter(
+    ({ start, end }) => isMinute(from, parseMinute(start)) && (to === undefined || isMinute(to, parseMinute(end))),
   );
+}
 
 const EACH = new RegExp(`(?<day>${ONE})`, 'dg');
 const ALL_LETTERS = new RegExp(`^${COMPACT}$`);
@@ -85,7 +81,7 @@ function daysPattern(text: string, match: RegExpExecArray, meetings: readonly Me
   const own = meetings.filter(({ weekday }) => weekdays.some(({ value }) => value === weekday));
   if (weekdays.some(({ value }) => own.every(({ weekday }) => weekday !== value))) return undefined;
   const sentence = sentenceAround(text, days.start);
-  const hours = hoursOf(matchAt(HOURS_BEHIND, text, days.end)) ?? hoursBefore(text, days.start);
+  const hours = hoursBehind(text, days.end) ?? hoursBefore(text, days.start);
   if (hours !== undefined) {
     const at = meetingsAt(text, hours, own);
     if (weekdays.some(({ value }) => at.every(({ weekday }) => weekday !== value))) return undefined;
@@ -108,7 +104,7 @@ const findPatterns: Finder<FoundPattern> = ({ words }, { meetings }) => {
   const days = [...words.matchAll(DAYS)].flatMap((match) => daysPattern(words, match, meetings) ?? []);
   const hours = [...words.matchAll(HOURS_ALONE)].flatMap((match): FoundPattern[] => {
     const own = hoursOf(match);
-    if (own === undefined || meetingsAt(words, own, meetings).length === 0) return [];
+    if (meetingsAt(words, own, meetings).length === 0) return [];
     const sentence = sentenceAround(words, own.from.start);
     if (!OF_THE_CLASS.test(sentence) || OF_SOMETHING_ELSE.test(sentence)) return [];
     return [{ sort: 'pattern', ...spanning(words, [own.from, own.to]), weekdays: [], hours: own }];

@@ -1,5 +1,5 @@
 import type { Found, FoundDay, FoundWeekday, Refiner } from '../found/found.js';
-import { spanning } from '../found/match.js';
+import { fitsGap, spanning } from '../found/match.js';
 
 const BEFORE = /^\)?(?:[^\S\n]+(?:morning|afternoon|evening|night))?,?[^\S\n]*(?:the[^\S\n]+)?\(?$/i;
 const BEHIND = /^,?[^\S\n]*\(?$/;
@@ -8,8 +8,7 @@ const FARTHEST = 16;
 /** A weekday that stands beside a date is part of it: “Tuesday, March 3”, “3/3 (Tue)”. */
 export const joinWeekdays: Refiner = (found, { words }) => {
   const taken = new Set<FoundWeekday>();
-  const gapFits = (from: number, to: number, pattern: RegExp): boolean =>
-    to >= from && to - from <= FARTHEST && pattern.test(words.slice(from, to));
+  const gapFits = (from: number, to: number, pattern: RegExp): boolean => fitsGap(words, from, to, FARTHEST, pattern);
   const named = (day: FoundDay, weekday: FoundWeekday): FoundDay => {
     taken.add(weekday);
     const written = { ...day.written, weekday: weekday.weekday };

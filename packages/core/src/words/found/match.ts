@@ -31,6 +31,10 @@ export function spanning(text: string, parts: readonly (Span | undefined)[]): Sp
   return { start, end, text: text.slice(start, end) };
 }
 
+/** Whether what stands between two places is short, and what a pattern says. */
+export const fitsGap = (text: string, from: number, to: number, farthest: number, pattern: RegExp): boolean =>
+  to >= from && to - from <= farthest && pattern.test(text.slice(from, to));
+
 export const overlaps = (one: Span, other: Span): boolean => one.start < other.end && other.start < one.end;
 
 /** The index of the first of things in order that does not stand before a place. */

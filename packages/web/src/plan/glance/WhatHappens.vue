@@ -11,7 +11,7 @@ import { asRead } from '../../shared/readersDates.js';
 defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
 
-const lines = computed(() => fateLines(plan.source, plan.view!.shell, plan.preview!, plan.decisions));
+const lines = computed(() => fateLines(plan.source, plan.view!.shell, plan.preview!));
 /** What has to be known first: what stands in the shell already, and what the registrar changed. */
 const remarks = computed(() => [
   ...standingWords(plan.view!.standing),

@@ -1,10 +1,8 @@
 import {
   FINDING_WORDS,
   firstFew,
-  hasPassed,
   LEARNER_SORTS,
   planMapWords,
-  type Decisions,
   type FindingName,
   type LearnerCounts,
   type PlanPolicy,
@@ -27,12 +25,7 @@ export interface FateLine {
 const titles = (items: readonly SnapshotItem[]): string => firstFew(items.map(({ title }) => title));
 
 /** What stays behind, by the finding that decides; what keeps its place; what a person left; what the source has no more. */
-export function fateLines(
-  source: Snapshot,
-  shell: Snapshot,
-  preview: Preview,
-  { settled, choices }: Pick<Decisions, 'settled' | 'choices'>,
-): FateLine[] {
+export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): FateLine[] {
   const items = new Map(source.items.map((item) => [item.id, item]));
   const left = new Map<string, SnapshotItem[]>();
   const places: SnapshotItem[] = [];
@@ -40,14 +33,11 @@ export function fateLines(
   const notChosen: SnapshotItem[] = [];
   const emptyLines: SnapshotItem[] = [];
   const needed: SnapshotItem[] = [];
-  const passed = new Set(preview.dates.flatMap((date) => (hasPassed(date, settled) ? [date.item] : [])));
-  const drafts: SnapshotItem[] = [];
+  const drafts = preview.items.filter(({ hasPassed }) => hasPassed === true);
   for (const line of preview.lines) {
     const item = line.item === null ? undefined : items.get(line.item);
     if (item === undefined) continue;
     const [why] = line.why;
-    if (line.verb === 'add' && passed.has(item.id) && choices.landings?.items?.[item.id] === undefined)
-      drafts.push(item);
     if (line.place) places.push(item);
     else if (line.verb === 'leave' && why?.finding !== undefined)
       left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
