@@ -64,6 +64,7 @@ test('only one unit comes, in two presses: what it holds and needs, and nothing 
   await openSpread(page, app, 'apc120-dev', 'apc120-s27-01');
   await page.getByRole('button', { name: 'nothing yet' }).click();
   await expect(page.getByRole('link', { name: /^What 0 of 47/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Nothing to bring' })).toContainText('nothing is chosen yet');
   await box(page, /^1\. The hive as an animal/).click();
   // The unit, its page, its exercise, that one's line in the gradebook and the category of the line.
   await expect(page.getByRole('link', { name: /^What 5 of 47/ })).toBeVisible();

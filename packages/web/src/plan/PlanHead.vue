@@ -115,7 +115,9 @@ async function bring(): Promise<void> {
             >Bringing …<small>{{ Math.round(share * 100) }} %</small></span
           >
           <span v-else-if="plan.preview!.toWrite === 0"
-            >Nothing to bring<small>all that is chosen is there</small></span
+            >Nothing to bring<small>{{
+              plan.totals.come === 0 ? 'nothing is chosen yet' : 'all that is chosen is there'
+            }}</small></span
           >
           <span v-else>{{ actWords }}<small>one press takes it back</small></span>
         </ElButton>

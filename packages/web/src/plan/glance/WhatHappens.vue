@@ -11,6 +11,8 @@ import { asRead } from '../../shared/readersDates.js';
 defineEmits<{ go: [knot?: string] }>();
 const plan = usePlanStore();
 
+/** Things that land as drafts whatever was chosen, since a date of theirs has passed. */
+const drafts = computed(() => plan.preview!.items.filter(({ hasPassed }) => hasPassed === true).length);
 const lines = computed(() => fateLines(plan.source, plan.view!.shell, plan.preview!));
 /** What has to be known first: what stands in the shell already, and what the registrar changed. */
 const remarks = computed(() => [
@@ -39,7 +41,8 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
       {{ count(plan.preview!.dates.length, 'date goes', 'dates go') }} to
       <RouterLink class="place-link" :to="{ params: { knot: 'when' } }"
         >{{ ruleWords(plan.policy) }}, {{ weekdayMapWords(plan.policy) }}</RouterLink
-      >{{ withClass }}. Each thing lands {{ landing }}; the course stays closed to learners until you open it.
+      >{{ withClass }}. {{ drafts > 0 ? 'Each other thing' : 'Each thing' }} lands {{ landing }}; the course stays
+      closed to learners until you open it.
     </p>
     <ul class="lines">
       <TermLength />
