@@ -23,7 +23,7 @@ export { checkCourse } from './course/checkCourse.js';
 export { contentHash, textHash } from './course/contentHash.js';
 export { reversedMoments } from './course/momentOrder.js';
 export { MARK_WORDS } from './course/marks.js';
-export { sectionsOf, type SyllabusSection } from './course/syllabus.js';
+export { isCollegesOwn, sectionsOf, type SyllabusSection } from './course/syllabus.js';
 export { mapTexts } from './course/texts.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';

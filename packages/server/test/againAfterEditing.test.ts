@@ -30,8 +30,9 @@ describe('bringing again after both sides were edited', () => {
   };
   const textOf = async (course: string, key: string): Promise<string> =>
     (await ines.get(`/api/courses/${course}/items/${encodeURIComponent(key)}`).expect(200)).body.item.body;
-  const keyed = async (title: string): Promise<string> =>
-    (await ines.get(`/api/courses/${DEV}`)).body.items.find((each: { title: string }) => each.title === title).id;
+  const keyed = async (title: string, course = DEV): Promise<string> =>
+    (await ines.get(`/api/courses/${course}`)).body.items.find((each: { title: string }) => each.title === title).id;
+  const honesty = (): Promise<string> => keyed('Academic honesty, from the college', SHELL);
 
   it('brings what changed in the source, keeps what a person wrote in the shell, and asks where both did', async () => {
     const [queens, swarming, mites] = [await keyed('Queens'), await keyed('Swarming'), await keyed('Mites')];
@@ -131,6 +132,47 @@ describe('bringing again after both sides were edited', () => {
     await ines.post(`/api/runs/${run!.id}/takeBack`).expect(200);
     expect(await dumpCourse(server.reading, SHELL)).toBe(before);
     await ines.post(`/api/courses/${DEV}/items/${encodeURIComponent(key)}/putBack`).expect(204);
+  });
+  it('what only the shell has is taken out with the run, and stands again to the byte when that is taken back', async () => {
+    await ines.post(`/api/courses/${SHELL}/items`).send({ kind: 'page', title: 'My own page', parent: null });
+    const key = await keyed('My own page', SHELL);
+    const before = await dumpCourse(server.reading, SHELL);
+    const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
+    const decisions = { ...view.decisions, choices: { takeOut: { [key]: true, [await honesty()]: true } } };
+    await ines
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: view.version, changes: deciding(decisions) })
+      .expect(200);
+    expect((await runPlan(ines, planId)).last.outcome).toMatchObject({ outcome: 'brought' });
+    await ines.get(`/api/courses/${SHELL}/items/${encodeURIComponent(key)}`).expect(404);
+    const [run] = ((await ines.get(`/api/plans/${planId}`)).body as PlanView).runs;
+    expect(run!.counts).toMatchObject({ things: 0, takenOut: 1 });
+    await ines.post(`/api/runs/${run!.id}/takeBack`).expect(200);
+    expect(await dumpCourse(server.reading, SHELL)).toBe(before);
+  });
+  it('what was taken out by hand is put back by the plan under its key; taken back, it is out again, and known to be', async () => {
+    const key = await keyed('Foraging and bloom');
+    await ines.delete(`/api/courses/${SHELL}/items/${encodeURIComponent(key)}`).expect(204);
+    const before = await dumpCourse(server.reading, SHELL);
+    const view: PlanView = (await ines.get(`/api/plans/${planId}`)).body;
+    const decisions = { ...view.decisions, choices: { putBack: { [key]: true } } };
+    await ines
+      .patch(`/api/plans/${planId}/decisions`)
+      .send({ version: view.version, changes: deciding(decisions) })
+      .expect(200);
+    expect((await runPlan(ines, planId)).last.outcome).toMatchObject({ outcome: 'brought' });
+    await ines.get(`/api/courses/${SHELL}/items/${encodeURIComponent(key)}`).expect(200);
+    expect((await runPlan(ines, planId)).last.outcome).toMatchObject({ outcome: 'nothingToBring' });
+    const [run] = ((await ines.get(`/api/plans/${planId}`)).body as PlanView).runs;
+    await ines.post(`/api/runs/${run!.id}/takeBack`).expect(200);
+    expect(await dumpCourse(server.reading, SHELL)).toBe(before);
+  });
+  it('what the college put into a course is neither removed nor hidden', async () => {
+    const path = `/api/courses/${SHELL}/items/${encodeURIComponent(await honesty())}`;
+    expect((await ines.delete(path).expect(409)).body.detail).toContain('is the college’s');
+    const { body } = await ines.get(path).expect(200);
+    const hidden = await ines.put(path).send({ version: body.version, changes: { state: 'hidden' } }).expect(422);
+    expect(hidden.body.problems[0].where).toBe('/changes/state');
   });
 });
 

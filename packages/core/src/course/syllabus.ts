@@ -13,6 +13,10 @@ export interface SyllabusSection {
 export const sectionsOf = (details: Details): readonly SyllabusSection[] =>
   Array.isArray(details?.sections) ? (details.sections as SyllabusSection[]) : [];
 
+/** A syllabus, or a part of it, that the institution put into the course: teachers neither take it out nor hide it. */
+export const isCollegesOwn = ({ kind, details }: Pick<SnapshotItem, 'kind' | 'details'>): boolean =>
+  kind === 'syllabus' && sectionsOf(details).some(({ locked }) => locked === true);
+
 /**
  * A syllabus as it lands: the sections of the old course that are not the institution's, as far as they are brought,
  * with the locked ones of the shell where they stood.

@@ -41,6 +41,8 @@ export type Operation = {
       /** A place or a heading alone: the rest of its source did not come. */
       readonly part?: 'place' | 'heading' | undefined;
       readonly after?: SnapshotItem | undefined;
+      /** Of one that came before and was taken out by hand since: what was noted of it then. */
+      readonly notedBefore?: Noted | undefined;
     }
   | {
       readonly op: 'changed';
@@ -49,7 +51,12 @@ export type Operation = {
       /** What was noted of it before; absent when nothing was. */
       readonly notedBefore?: Noted | undefined;
     }
-  | { readonly op: 'removed'; readonly before?: SnapshotItem | undefined }
+  | {
+      readonly op: 'removed';
+      readonly before?: SnapshotItem | undefined;
+      /** Where it takes back what was put back: what was noted of that. */
+      readonly notedBefore?: Noted | undefined;
+    }
   | { readonly op: 'set'; readonly before: CourseFields; readonly after: CourseFields }
   | { readonly op: 'noted'; readonly before?: Noted | undefined; readonly after?: Noted | undefined }
   | { readonly op: 'aliased' | 'unaliased' }

@@ -24,19 +24,23 @@ export function operationsOfRun(input: PlanInput, { lines }: Pick<Preview, 'line
   const out: Operation[] = [];
   for (const line of lines) {
     const { item, to: key, verb, source } = line;
-    if (item === null || key === null) continue;
+    if (key === null) continue;
+    if (line.takenOut === true) {
+      const origin = item === null ? null : { course: source, item };
+      out.push({ op: 'removed', key, origin, before: before.get(key)! });
+      continue;
+    }
+    if (item === null) continue;
     if (isWritten(line)) {
       const origin = originOf(input, item);
+      const notedBefore = noted.get(originKey(origin.course, origin.item));
       if (landsNew(line)) {
         const part = line.place === true ? 'place' : line.headingOnly === true ? 'heading' : undefined;
-        written.push({ op: 'added', key, origin, ...(part === undefined ? {} : { part }) });
+        written.push({ op: 'added', key, origin, notedBefore, ...(part === undefined ? {} : { part }) });
       } else {
-        const notedBefore = noted.get(originKey(origin.course, origin.item));
         written.push({ op: 'changed', key, origin, before: before.get(key)!, notedBefore });
       }
-    } else if (line.takenOut === true)
-      out.push({ op: 'removed', key, origin: { course: source, item }, before: before.get(key)! });
-    else if (verb === 'same' || line.answered === 'kept')
+    } else if (verb === 'same' || line.answered === 'kept')
       same.push({ op: 'noted', key, origin: originOf(input, item) });
   }
   return [...written, ...same, ...out];

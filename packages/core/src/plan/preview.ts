@@ -14,7 +14,8 @@ import { originOf } from './sources/joinSources.js';
 import { landedItems, orderOf } from './landing/landing.js';
 import { isWritten, type PlanLine } from './shapes/line.js';
 import { matchToShell } from './matching/match.js';
-import type { LineageEntry } from './shapes/matches.js';
+import { isTakenOutByHand, type LineageEntry } from './shapes/matches.js';
+import { putBackAt } from './matching/putBack.js';
 import { takenOut } from './matching/takenOut.js';
 import type { PlanDecided, PlanGround, PlanIndex, PlanInput, Preview, PreviewDate } from './shapes/preview.js';
 
@@ -66,7 +67,7 @@ interface Chosen {
   readonly met: (at: number) => string | null;
   /** Of the source's items, in their order. */
   readonly lines: readonly PlanLine[];
-  /** Things of the shell that left the source and are taken out here too. */
+  /** Things of the shell that are taken out. */
   readonly out: ReadonlySet<string>;
 }
 
@@ -84,9 +85,10 @@ function chosenLines(index: PlanIndex, decisions: Decisions): Chosen {
   const { source, shell } = index.ground;
   const chosen = chooseInPlan(index, decisions.choices);
   const met = metBy(index, decisions.choices);
-  const lines = source.items.map((_, at) => lineOf(index, at, chosen, decisions, met(at)));
-  const gone = goneFrom(index).map(({ item }) => item);
-  return { chosen, met, lines, out: takenOut(gone, shell.items, decisions.choices) };
+  const back = putBackAt(index.choice, index.matchAt, chosen, decisions.choices);
+  const lines = source.items.map((_, at) => lineOf(index, at, { chosen, back }, decisions, met(at)));
+  const answered = new Set(lines.map(({ to }) => to));
+  return { chosen, met, lines, out: takenOut(answered, shell.items, decisions.choices) };
 }
 
 /** Which things come and what becomes of them, without dates and places. */
@@ -97,14 +99,15 @@ export function planChosen(index: PlanIndex, decided: Decisions): PlanChosen {
 
 function summed(index: PlanIndex, { chosen, met, lines, out }: Chosen, decisions: Decisions): PlanChosen {
   const { source, shell } = index.ground;
-  const gone = goneFrom(index).map(({ sourceCourse, sourceItem, item }): PlanLine => {
-    const line = { source: sourceCourse, item: sourceItem, verb: 'gone', why: [], to: item } as const;
-    return out.has(item) ? { ...line, takenOut: true } : line;
-  });
+  const ofShell = (line: PlanLine & { readonly to: string }): PlanLine =>
+    out.has(line.to) ? { ...line, takenOut: true } : line;
+  const gone = goneFrom(index).map(({ sourceCourse, sourceItem, item }) =>
+    ofShell({ source: sourceCourse, item: sourceItem, verb: 'gone', why: [], to: item }),
+  );
   const answered = new Set([...lines, ...gone].map(({ to }) => to));
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
-    .map(({ id }): PlanLine => ({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
+    .map(({ id }) => ofShell({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
   return {
     lines: [...lines, ...gone, ...here],
     counts: countByKind(source.items, lines),
@@ -177,17 +180,20 @@ const bringsDates = (line: PlanLine, { answers }: Decisions): boolean =>
 function lineOf(
   { ground, matchAt, standing }: PlanIndex,
   at: number,
-  chosen: ChoiceDecisions,
+  { chosen, back }: { readonly chosen: ChoiceDecisions; readonly back: ReadonlySet<number> },
   { answers: decided }: Decisions,
   there: string | null,
 ): PlanLine {
   const decision = chosen.list[at]!;
   const { bring, place, met, standIn } = decision;
   const match = matchAt[at]!;
-  const isNew = match.verb === 'add';
   const item = ground.source.items[at]!.id;
   const source = originOf(ground, item).course;
-  const newId = standing.has(item) ? `${source}:${item}` : item;
+  const isBack = back.has(at) && isTakenOutByHand(match);
+  const isNew = match.verb === 'add' || isBack;
+  // What is put back is found under the key that it had.
+  const newId = isBack ? match.was : standing.has(item) ? `${source}:${item}` : item;
+  const verb = isNew ? 'add' : match.verb;
   const why = chainOf(chosen, decision);
   if (!bring) {
     if (place && isNew) return { source, item, verb: 'leave', why, to: newId, place: true };
@@ -195,14 +201,14 @@ function lineOf(
     return { source, item, verb: 'leave', why, to: answers ? there : null };
   }
   const to = isNew ? newId : match.to;
-  const answer = match.verb === 'ask' ? decided?.[item] : undefined;
+  const answer = verb === 'ask' ? decided?.[item] : undefined;
   if (answer !== undefined)
     return { source, item, verb: 'ask', why, to, answered: keepsAll(answer) ? 'kept' : 'written' };
-  if (why[0]?.reason === 'parentOf' && isNew) return { source, item, verb: match.verb, why, to, headingOnly: true };
+  if (why[0]?.reason === 'parentOf' && isNew) return { source, item, verb, why, to, headingOnly: true };
   // What a person changed in the shell meanwhile was reworded.
-  return decision.reword === true && match.verb !== 'keep' && match.verb !== 'ask'
-    ? { source, item, verb: match.verb, why, to, reword: true }
-    : { source, item, verb: match.verb, why, to };
+  return decision.reword === true && verb !== 'keep' && verb !== 'ask'
+    ? { source, item, verb, why, to, reword: true }
+    : { source, item, verb, why, to };
 }
 
 const keepsAll = (answer: Answer): boolean => Object.values(answer).every((side) => side === 'shell');

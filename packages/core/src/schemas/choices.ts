@@ -52,7 +52,13 @@ export const choicesSchema = Type.Object({
   ),
   takeOut: Type.Optional(
     Type.Record(Type.String(), Type.Boolean(), {
-      description: 'true: by the id of a thing of the shell that left the source, it is taken out here too.',
+      description: 'true: by the id of a thing of the shell that nothing of the source answers to, it is taken out.',
+    }),
+  ),
+  putBack: Type.Optional(
+    Type.Record(Type.String(), Type.Boolean(), {
+      description:
+        'true: by the id of an item that came before and was taken out of the shell by hand, it comes again, with what it must have.',
     }),
   ),
   letOpen: Type.Optional(

@@ -99,7 +99,7 @@ export const plannedSchema = Type.Object(
         to: Type.Optional(Type.String({ description: 'The item of the new course.' })),
         place: Type.Optional(Type.Literal(true, { description: 'Left, and its place is kept.' })),
         headingOnly: Type.Optional(Type.Literal(true)),
-        takenOut: Type.Optional(Type.Literal(true, { description: 'Of gone: taken out of the shell too.' })),
+        takenOut: Type.Optional(Type.Literal(true, { description: 'Of gone and here: taken out of the shell.' })),
         reword: Type.Optional(Type.Literal(true, { description: 'It comes as a draft, to be written anew.' })),
         answered: Type.Optional(literals(['written', 'kept'] as const)),
       }),

@@ -520,4 +520,87 @@ describe('what a person took out of the shell by hand', () => {
     expect(verbs(after)).toMatchObject({ call: 'keep', plain: 'same' });
     expect([after.counts.page!.bring, after.counts.page!.leave, ends(after)]).toEqual([1, 1, false]);
   });
+  describe('is put back when somebody asks', () => {
+    const held = oldCourse(
+      ...unit('u', item('quiz', 'q', { body: '<p>Q</p>', links: [{ type: 'gradedIn', to: 'line' }] })),
+      item('lineItem', 'line', { points: 20 }),
+      item('page', 'other', { body: '<p>O</p>' }),
+    );
+    const first = plan(job({ sources: [held] }));
+    const gone = ['u', 'q', 'line', 'other'];
+    const items = first.course.items.filter(({ id }) => !gone.includes(id));
+    const after = (choices: PlanJob['choices']): Planned =>
+      plan(
+        job({ sources: [held], destination: { ...first.course, items }, history: first.history, choices: choices! }),
+      );
+    it('with the heading that it stood under and the line that it needs, and nothing else', () => {
+      const back = after({ putBack: { q: true } });
+      expect(verbs(back)).toMatchObject({ u: 'add', q: 'add', line: 'add', other: 'keep' });
+      expect(back.course.items.find(({ id }) => id === 'q')).toMatchObject({
+        parent: 'u',
+        links: [{ type: 'gradedIn', to: 'line' }],
+      });
+    });
+    it('but not when it is left', () => {
+      expect(verbs(after({ putBack: { q: true }, items: { q: 'leave' } }))).toMatchObject({ q: 'leave', u: 'keep' });
+      expect(verbs(after({ putBack: { q: false } }))).toMatchObject({ q: 'keep' });
+    });
+    it('and is the same on the next plan', () => {
+      const back = after({ putBack: { other: true } });
+      const next = plan(job({ sources: [held], destination: back.course, history: back.history }));
+      expect(verbs(next)).toMatchObject({ other: 'same', q: 'keep' });
+    });
+  });
+});
+
+describe('what only the shell has', () => {
+  const shell = newShell(
+    ...unit('mine', item('page', 'draft of mine', { body: '<p>1</p>' }), item('page', 'second', { body: '<p>2</p>' })),
+    item('quiz', 'check', { body: '<p>Q</p>', links: [{ type: 'draws', to: 'bank' }] }),
+    item('questionBank', 'bank', { body: '<p>B</p>' }),
+    item('courseSettings', 'settings'),
+    item('syllabus', 'honesty', {
+      details: { sections: [{ title: 'Honesty', body: '<p>Yours.</p>', locked: true }] },
+    }),
+  );
+  const after = (out: string[]): Planned =>
+    plan(job({ destination: shell, choices: { takeOut: Object.fromEntries(out.map((id) => [id, true])) } }));
+  const own = shell.items.map(({ id }) => id);
+  const staying = (out: string[]): string[] => own.filter((id) => idsOf(after(out)).includes(id));
+  it.each<[string, string[], string[]]>([
+    ['stays unless somebody asks', [], own],
+    ['is taken out one by one', ['second'], own.filter((id) => id !== 'second')],
+    ['a unit stays while something in it does', ['mine', 'second'], own.filter((id) => id !== 'second')],
+    ['a bank stays while a quiz draws from it', ['bank'], own],
+    ['all of it goes but its settings and what the college put there', own, ['settings', 'honesty']],
+  ])('%s', (_, out, left) => expect(staying(out)).toEqual(left));
+  it('is said by its line', () => {
+    const line = after(['second']).lines.find(({ item: id }) => id === 'second');
+    expect(line).toEqual({ source: 'new', item: 'second', verb: 'here', why: [], to: 'second', takenOut: true });
+  });
+  it('is not taken out when it answers to something that comes', () => {
+    const stocked = newShell(stock('page', 'theirs', { title: 'page' }));
+    const planned = plan(job({ destination: stocked, choices: { takeOut: { theirs: true } } }));
+    expect(idsOf(planned)).toContain('theirs');
+    expect(verbs(planned)).toMatchObject({ page: 'join' });
+  });
+  it('comes to the same whatever is asked twice: what is out is out', () => {
+    const once = after(['second']);
+    const twice = plan(
+      job({ destination: once.course, history: once.history, choices: { takeOut: { second: true } } }),
+    );
+    expect(idsOf(twice).toSorted()).toEqual(idsOf(once).toSorted());
+  });
+  it('nothing that stays is broken, whatever is asked', () => {
+    fc.assert(
+      fc.property(fc.subarray(own), (out) => {
+        const { course } = after(out);
+        const there = new Set(course.items.map(({ id }) => id));
+        for (const { parent, links = [] } of course.items) {
+          if (parent !== undefined) expect(there).toContain(parent);
+          for (const { type, to } of links) if (type === 'draws') expect(there).toContain(to);
+        }
+      }),
+    );
+  });
 });

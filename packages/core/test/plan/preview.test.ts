@@ -363,4 +363,16 @@ describe('places among what stands there', () => {
       ['x', 'y', 'a', 'b'],
     ],
   ])('%j among x, y gives %j', (incoming, expected) => expect(order(incoming)).toEqual(expected));
+  it('what comes stands behind what a person made by hand, and before the next thing of the old course', () => {
+    const source = oldCourse(
+      ...['Welcome', 'Rivers', 'Lakes'].map((title, index) => item('page', title, { position: index + 1 })),
+    );
+    const shell = newShell(
+      stock('page', 's1', { title: 'Welcome', position: 1 }),
+      item('page', 'Mine', { position: 2, body: '<p>Mine</p>' }),
+      stock('page', 's2', { title: 'Lakes', position: 3 }),
+    );
+    const order = preview(source, shell).items.toSorted((a, b) => a.position! - b.position!);
+    expect(order.map(({ title }) => title)).toEqual(['Welcome', 'Mine', 'Rivers', 'Lakes']);
+  });
 });

@@ -27,7 +27,13 @@ function operationOf(row: StoredOperation): Operation {
   };
   switch (op) {
     case 'added':
-      return { op, ...thing, part: row.part ?? undefined, after: read<SnapshotItem>(row.after) };
+      return {
+        op,
+        ...thing,
+        part: row.part ?? undefined,
+        after: read<SnapshotItem>(row.after),
+        notedBefore: read<Noted>(row.notedBefore),
+      };
     case 'changed':
       return {
         op,
@@ -37,7 +43,7 @@ function operationOf(row: StoredOperation): Operation {
         notedBefore: read<Noted>(row.notedBefore),
       };
     case 'removed':
-      return { op, ...thing, before: read<SnapshotItem>(row.before) };
+      return { op, ...thing, before: read<SnapshotItem>(row.before), notedBefore: read<Noted>(row.notedBefore) };
     case 'set':
       return { op, ...thing, before: read<CourseFields>(row.before) ?? {}, after: read<CourseFields>(row.after) ?? {} };
     case 'noted':
@@ -64,7 +70,7 @@ export async function insertOperations(
     part: each.op === 'added' ? each.part : undefined,
     before: 'before' in each ? asKept(each.before) : undefined,
     after: 'after' in each ? asKept(each.after) : undefined,
-    noted: each.op === 'changed' ? asKept(each.notedBefore) : undefined,
+    noted: 'notedBefore' in each ? asKept(each.notedBefore) : undefined,
   }));
   await manager.query(
     `INSERT INTO operation (deed_id, place, op, key, from_course, from_key, part, before, after, noted_before)

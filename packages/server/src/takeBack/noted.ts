@@ -61,7 +61,7 @@ export async function notedBack(
 function notedBefore(operations: readonly Operation[]): ReadonlyMap<string, Noted & Origin> {
   const noted = new Map<string, Noted & Origin>();
   for (const each of operations)
-    if (each.op === 'changed' && each.notedBefore !== undefined && each.origin !== null && !noted.has(each.key))
+    if ('notedBefore' in each && each.notedBefore !== undefined && each.origin !== null && !noted.has(each.key))
       noted.set(each.key, { ...each.notedBefore, ...each.origin });
   return noted;
 }

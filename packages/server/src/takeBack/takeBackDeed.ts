@@ -87,7 +87,11 @@ export async function takeBackDeed(
     itemKey: deed.itemKey ?? undefined,
     takesBack: deed.id,
   });
-  const kept = done.map((each) => (each.op === 'changed' ? { ...each, notedBefore: noted?.get(each.key) } : each));
+  const kept = done.map((each) =>
+    each.op === 'changed' || each.op === 'removed' || each.op === 'added'
+      ? { ...each, notedBefore: noted?.get(each.key) }
+      : each,
+  );
   await insertOperations(manager, id, [...kept, ...beside]);
   if (isWhole) await closeDeed(manager, deed, id);
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);

@@ -2,11 +2,14 @@
 export interface Standing {
   readonly id: string;
   readonly position: number;
+  /** A person made it here, and nothing of the source answers to it. */
+  readonly byHand?: boolean;
 }
 
 /**
  * Gives newcomers positions among what stands there already, whose positions do not change: in their own order, behind
- * the sibling of theirs that is there already, before what stands behind it; without such a sibling at the end.
+ * the sibling of theirs that is there already and what a person made behind that, before what follows; without such a sibling
+ * at the end.
  *
  * @param standing  the siblings in the shell, in order
  * @param incoming  ids in the order of the source; those that are also in `standing` are anchors
@@ -19,6 +22,7 @@ export function arrange(standing: readonly Standing[], incoming: readonly string
   let behind = firstAnchor === undefined ? standing.length - 1 : firstAnchor - 1;
   let run: string[] = [];
   const settle = (): void => {
+    if (run.length > 0) while (standing[behind + 1]?.byHand === true) behind++;
     const low = standing[behind]?.position;
     const high = standing[behind + 1]?.position;
     run.forEach((id, index) => {

@@ -7,7 +7,7 @@ import { landingStates } from '../../choose/landingStates.js';
 import type { Answer, Choices, Decisions } from '../../schemas/choices.js';
 import type { Link, Moment } from '../../schemas/course.js';
 import { hasContent } from '../../words/text/hasContent.js';
-import { arrange } from './arrange.js';
+import { arrange, type Standing } from './arrange.js';
 import type { Verb } from '../../names/verbs.js';
 import { settledAs } from '../../retime/causes.js';
 import type { Role } from '../../schemas/retimeJob.js';
@@ -250,12 +250,14 @@ function positionsOf(
   lines: readonly PlanLine[],
   parentAt: (at: number) => string | undefined,
 ): ReadonlyMap<string, number> {
-  const { shell } = ground;
-  const standing = new Map<string | undefined, { id: string; position: number }[]>();
+  const { shell, lineage } = ground;
+  const known = new Set([...lines.map(({ to }) => to), ...lineage.map(({ item }) => item)]);
+  const standing = new Map<string | undefined, Standing[]>();
   for (const at of orderOf(shell.items)) {
-    const { id, parent, position } = shell.items[at]!;
+    const { id, parent, position, editedAt } = shell.items[at]!;
     const siblings = standing.get(parent) ?? [];
-    siblings.push({ id, position: position ?? siblings.length + 1 });
+    const byHand = editedAt !== undefined && !known.has(id);
+    siblings.push({ id, position: position ?? siblings.length + 1, byHand });
     standing.set(parent, siblings);
   }
   const incoming = new Map<string | undefined, string[]>();

@@ -12,7 +12,7 @@ export interface PlanLine {
   readonly place?: true;
   /** Of `ask`: a person decided; something is written, or all of the shell's is kept. */
   readonly answered?: 'written' | 'kept';
-  /** Of `gone`: a person asked to take it out of the shell too. */
+  /** Of `gone` and `here`: a person asked to take it out of the shell. */
   readonly takenOut?: true;
   /** It comes as a draft, to be written anew. */
   readonly reword?: true;

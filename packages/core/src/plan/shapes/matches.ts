@@ -13,7 +13,11 @@ export interface LineageEntry {
 export type Match =
   | { readonly verb: 'add' }
   | { readonly verb: 'join' | 'same' | 'update' | 'keep' | 'ask'; readonly to: string }
-  | { readonly verb: 'keep'; readonly to: null };
+  | { readonly verb: 'keep'; readonly to: null; readonly was: string };
+
+/** It was brought before, as the thing that `was` names, and a person took that out of the shell. */
+export const isTakenOutByHand = (match: Match): match is Extract<Match, { readonly to: null }> =>
+  match.verb !== 'add' && match.to === null;
 
 export interface Matches {
   readonly byItem: ReadonlyMap<string, Match>;

@@ -1,5 +1,5 @@
 import { ROWS, VALUES } from '../../database/lists.js';
-import { KIND_WORDS, MUST_LINKS, type NewItem } from '@yarin/core';
+import { isCollegesOwn, KIND_WORDS, MUST_LINKS, type NewItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { conflict, unusable } from '../../http/httpProblem.js';
 import type { Command } from '../../database/command.js';
@@ -97,6 +97,7 @@ export const removeItem: Command<ItemOf, void> = async ({ manager }, removal) =>
   const { courseId, key } = removal;
   const item = await itemToEdit(manager, courseId, key);
   if (item.kind === 'courseSettings') throw conflict('A course keeps its settings.');
+  if (isCollegesOwn(item)) throw conflict(`“${item.title}” is the college’s; it stays in every course.`);
   const holding = await manager.query<Neighbour[]>(
     'SELECT key, title FROM item WHERE course_id = ? AND parent_key = ?',
     [courseId, key],

@@ -2,6 +2,7 @@ import { VALUES } from '../../database/lists.js';
 import {
   addressesIn,
   checkDetails,
+  isCollegesOwn,
   keyAddressed,
   linksOf,
   parseDay,
@@ -35,6 +36,8 @@ export interface ItemEdit extends EditOf {
   readonly changes: ItemChanges;
 }
 
+const COLLEGES_OWN = 'What the college put into the course stays open to learners.';
+
 /** Saves what a person changed in an item. */
 export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit) => {
   const { courseId, key, version, changes } = edit;
@@ -42,6 +45,8 @@ export const editItem: Command<ItemEdit, EditOutcome> = async ({ manager }, edit
   await refuseWhenNewer(manager, courseId, key, version);
   const known = await keysOf(manager, courseId);
   refuse(problemsOf(item, changes, known));
+  if (isCollegesOwn(item) && changes.state !== undefined && changes.state !== 'open')
+    throw unusable(COLLEGES_OWN, [{ code: 'collegesOwn', message: COLLEGES_OWN, where: '/changes/state' }]);
 
   const { body, takenOut } = storable(changes.body ?? '', courseId);
   const oldBody = await readText(manager, item.bodyHash);
