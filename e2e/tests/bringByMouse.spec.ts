@@ -62,7 +62,7 @@ test('leaving a unit leaves what stands in it, and the other page follows at onc
   await unit.getByTitle('bring or leave').click();
   await expect(unit).toHaveAttribute('aria-checked', 'false');
   await expect(page.getByRole('treeitem', { name: /Safety check/ })).toHaveAttribute('aria-checked', 'false');
-  await expect(page.getByRole('list', { name: 'The new course' }).getByText('Lab safety and gear')).toHaveCount(0);
+  await expect(page.getByRole('treegrid', { name: 'The new course' }).getByText('Lab safety and gear')).toHaveCount(0);
 });
 
 test('both pages scroll level', async ({ page, app }) => {
@@ -72,7 +72,7 @@ test('both pages scroll level', async ({ page, app }) => {
   await page.getByRole('tree').hover();
   await page.mouse.wheel(0, 2400);
   const old = page.getByRole('treeitem', { name: /Unit 10 · Wetlands/ });
-  const next = page.getByRole('list', { name: 'The new course' }).getByText('Unit 10 · Wetlands');
+  const next = page.getByRole('treegrid', { name: 'The new course' }).getByText('Unit 10 · Wetlands');
   await expect(async () => {
     const [a, b] = [await old.boundingBox(), await next.boundingBox()];
     expect(Math.abs(a!.y + a!.height / 2 - (b!.y + b!.height / 2))).toBeLessThan(3);

@@ -189,7 +189,7 @@ test('parallel sections are compared in one table, follow one plan, and are brou
   await page
     .getByRole('treeitem', { name: /^Borrow waders/ })
     .first()
-    .locator('.box')
+    .locator('.hit')
     .click();
   await page.getByRole('button', { name: 'Bring 209 things' }).waitFor();
   await filter.fill('');

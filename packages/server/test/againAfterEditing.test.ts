@@ -171,7 +171,10 @@ describe('bringing again after both sides were edited', () => {
     const path = `/api/courses/${SHELL}/items/${encodeURIComponent(await honesty())}`;
     expect((await ines.delete(path).expect(409)).body.detail).toContain('is the college’s');
     const { body } = await ines.get(path).expect(200);
-    const hidden = await ines.put(path).send({ version: body.version, changes: { state: 'hidden' } }).expect(422);
+    const hidden = await ines
+      .put(path)
+      .send({ version: body.version, changes: { state: 'hidden' } })
+      .expect(422);
     expect(hidden.body.problems[0].where).toBe('/changes/state');
   });
 });

@@ -3,11 +3,15 @@ import type { Choices, PlanLine, SnapshotItem, Why } from '@yarin/core';
 import { chainWords } from '../src/plan/state/planWords.js';
 import { useUndo } from '../src/shared/useUndo.js';
 import { differencesOf } from '../src/plan/what/turned/bothSides.js';
-import { choicesAfterPress, choicesAfterTurn } from '../src/plan/what/rows/choosing.js';
-import { grouped } from '../src/plan/what/rows/grouping.js';
+import { choicesAfterPress, choicesAfterTurn, choicesForThese } from '../src/plan/what/rows/choosing.js';
+import { grouped, type Apart, type Grouping } from '../src/plan/what/rows/grouping.js';
 import { partWords } from '../src/plan/what/panels/recipeWords.js';
 import { filterRows } from '../src/plan/what/rows/filterRows.js';
-import type { BoxState, OldRow } from '../src/plan/what/rows/spreadRows.js';
+import type { BoxState, OldRow } from '../src/plan/what/rows/spreadRow.js';
+import { narrowedRows, shownThings } from '../src/plan/what/rows/narrowed.js';
+import { categoriesOf } from '../src/plan/what/rows/categories.js';
+import { changeOf } from '../src/plan/what/rows/changes.js';
+import { headingOver, isFolded, turned, unfoldedRows } from '../src/plan/what/rows/folding.js';
 
 const thing = (id: string, rest: Partial<SnapshotItem> = {}): SnapshotItem => ({
   id,
@@ -29,9 +33,12 @@ const row = (box: BoxState, covers: readonly string[], rest: Partial<OldRow> = {
   note: '',
   kind: '',
   date: '',
-  strand: undefined,
+  strand: 'comes',
   to: null,
   from: undefined,
+  state: undefined,
+  also: '',
+  tally: '',
   ...rest,
 });
 const left = (id: string, reason: Why['reason']): [string, PlanLine] => [
@@ -98,11 +105,14 @@ describe('pressing a row', () => {
 
 describe('the rows of a page', () => {
   const ofOne = () => ({ name: '', place: 0 });
+  const apart = { findingOf: () => undefined, sourceOf: ofOne, categoryOf: () => undefined, changeOf: ofOne };
+  const headings = (items: SnapshotItem[], by: Grouping, rest: Partial<Apart<SnapshotItem>> = {}): string[] =>
+    grouped(items, by, { ...apart, ...rest }).map((each) => each.heading ?? `  ${each.item.id}`);
   it('stand by source in the order of the courses, whichever has the first thing', () => {
     const items = [thing('welcome'), thing('rules'), thing('ice')];
     const source = ({ id }: SnapshotItem) =>
       id === 'welcome' ? { name: 'Fall 2025', place: 1 } : { name: 'Spring 2026', place: 0 };
-    const said = grouped(items, 'source', { findingOf: () => undefined, sourceOf: source });
+    const said = grouped(items, 'source', { ...apart, sourceOf: source });
     expect(said.map((each) => each.heading ?? each.item.id)).toEqual([
       'Spring 2026',
       'rules',
@@ -115,16 +125,13 @@ describe('the rows of a page', () => {
     const items = [thing('plain'), thing('twice', { kind: 'file' }), thing('gone', { kind: 'announcement' })];
     const finding = (item: SnapshotItem) =>
       item.id === 'twice' ? ('double' as const) : item.id === 'gone' ? ('lastTermsAnnouncement' as const) : undefined;
-    const said = grouped(items, 'finding', { findingOf: finding, sourceOf: ofOne }).map(
+    const said = grouped(items, 'finding', { ...apart, findingOf: finding }).map(
       (each) => each.heading ?? each.item.id,
     );
     expect(said).toEqual(['Announcements of last term', 'gone', 'Doubles', 'twice', 'Nothing found', 'plain']);
   });
   it('say by kind what it brings, what never comes and what it needs', () => {
-    const [heading] = grouped([thing('q', { kind: 'quiz' })], 'kind', {
-      findingOf: () => undefined,
-      sourceOf: ofOne,
-    });
+    const [heading] = grouped([thing('q', { kind: 'quiz' })], 'kind', apart);
     expect(heading).toMatchObject({
       heading: 'Quizzes',
       says: 'Settings and draws; never attempts. Needs its banks and line.',
@@ -137,10 +144,130 @@ describe('the rows of a page', () => {
       row('on', ['u2', 'x'], { title: 'Unit 2' }),
       row('on', ['p2'], { title: 'Lakes', depth: 1, note: 'video meetings' }),
     ];
-    expect(filterRows(rows, 'lakes').map(({ title }) => title)).toEqual(['Unit 2', 'Lakes']);
-    expect(filterRows(rows, 'MEETING lak').map(({ title }) => title)).toEqual(['Unit 2', 'Lakes']);
-    expect(filterRows(rows, '  ')).toBe(rows);
-    expect(filterRows(rows, 'ocean')).toEqual([]);
+    const shown = (typed: string): string[] => filterRows(rows, typed).shown.map(({ title }) => title);
+    expect(shown('lakes')).toEqual(['Unit 2', 'Lakes']);
+    expect(shown('MEETING lak')).toEqual(['Unit 2', 'Lakes']);
+    expect(filterRows(rows, '  ').shown).toBe(rows);
+    expect(shown('ocean')).toEqual([]);
+  });
+  it('stand by category of the gradebook, work under that of its line, and the set-up by itself', () => {
+    const items = [
+      thing('talk', { kind: 'discussion', links: [{ type: 'gradedIn', to: 'line' }] }),
+      thing('reading'),
+      thing('line', { kind: 'lineItem', links: [{ type: 'gradedIn', to: 'part' }] }),
+      thing('part', { kind: 'gradeCategory', title: 'Participation' }),
+      thing('lost', { kind: 'quiz', links: [{ type: 'gradedIn', to: 'a line that is gone' }] }),
+    ];
+    const by = headings(items, 'category', { categoryOf: categoriesOf(items) });
+    expect(by).toEqual([
+      'Gradebook set-up',
+      '  line',
+      '  part',
+      'Participation',
+      '  talk',
+      'In no category',
+      '  reading',
+      '  lost',
+    ]);
+  });
+  it('stand by state, what was archived by the one before, what nobody opens at the end', () => {
+    const items = [
+      thing('bank', { kind: 'questionBank', state: 'draft' }),
+      thing('notes', { state: 'draft' }),
+      thing('old', { state: 'hidden', stateBefore: 'open' }),
+      thing('key', { state: 'hidden' }),
+    ];
+    expect(headings(items, 'state')).toEqual([
+      'Open',
+      '  old',
+      'Draft',
+      '  notes',
+      'Hidden',
+      '  key',
+      'Nothing that learners open',
+      '  bank',
+    ]);
+  });
+  it.each([
+    ['Changed in the old course since it was brought', { verb: 'update', to: 'x' }, true],
+    ['Changed on both sides since it was brought', { verb: 'ask', to: 'x' }, true],
+    ['Changed in the new course since it was brought', { verb: 'keep', to: 'x' }, true],
+    ['Taken out of the new course by hand', { verb: 'keep', to: null, was: 'x' }, true],
+    ['As it was brought', { verb: 'same', to: 'x' }, true],
+    ['Not brought yet', { verb: 'ask', to: 'x' }, false],
+    ['Not brought yet', { verb: 'add' }, false],
+  ] as const)('stand by what changed: %s', (name, match, wasBrought) =>
+    expect(changeOf(match, wasBrought).name).toBe(name),
+  );
+});
+
+describe('folding', () => {
+  const rows = [
+    row('on', ['u', 'v', 'p', 'q'], { title: 'u' }),
+    row('on', ['v', 'p'], { title: 'v', depth: 1 }),
+    row('on', ['p'], { title: 'p', depth: 2 }),
+    row('on', ['q'], { title: 'q', depth: 1 }),
+    row('on', ['w', 'x'], { title: 'w' }),
+  ];
+  const seen = (...folded: string[]): string[] =>
+    unfoldedRows(rows, (key) => folded.includes(key)).map(({ title }) => title);
+  it('hides what stands under a heading, in any depth, and nothing behind it', () => {
+    expect(seen()).toEqual(['u', 'v', 'p', 'q', 'w']);
+    expect(seen('v')).toEqual(['u', 'v', 'q', 'w']);
+    expect(seen('u')).toEqual(['u', 'w']);
+  });
+  it('of a heading that holds nothing hides nothing', () => expect(seen('w')).toHaveLength(5));
+  it('knows the heading over a row', () => {
+    expect([2, 3, 0].map((at) => headingOver(rows, at))).toEqual([1, 0, -1]);
+  });
+  it('is turned one by one against what holds for all', () => {
+    const once = turned({ all: true, others: [] }, 'u');
+    expect([isFolded(once, 'u'), isFolded(once, 'v')]).toEqual([false, true]);
+    expect(isFolded(turned(once, 'u'), 'u')).toBe(true);
+  });
+});
+
+describe('with a filter in force', () => {
+  const rows = [
+    row('part', ['u', 'a', 'b', 'c'], { title: 'Unit of work' }),
+    row('on', ['a'], { title: 'Quiz A', depth: 1 }),
+    row('off', ['b'], { title: 'Quiz B', depth: 1 }),
+    row('on', ['c'], { title: 'Page C', depth: 1 }),
+    row('on', ['w', 'd'], { title: 'Week' }),
+    row('on', ['d'], { title: 'Page D', depth: 1 }),
+  ];
+  it('a heading acts on what is shown under it, and says how many of it come', () => {
+    const [heading] = narrowedRows(rows, 'quiz');
+    expect(heading).toMatchObject({ covers: ['a', 'b'], box: 'part', tally: '1 of 2 shown', isNarrowed: true });
+    expect(choicesAfterPress(heading!, { items: { c: 'leave' } }, NOTHING)).toEqual({
+      choice: 'leave',
+      choices: { items: { a: 'leave', b: 'leave', c: 'leave' } },
+    });
+  });
+  it('a heading of which nothing is shown stands for all that it holds', () => {
+    const [heading] = narrowedRows(rows, 'week');
+    expect(heading).toMatchObject({ title: 'Week', covers: ['w', 'd'] });
+    expect(heading!.isNarrowed).toBeUndefined();
+  });
+  it('one choice takes the things shown, each once, and not the headings over them', () => {
+    expect(shownThings(narrowedRows(rows, 'quiz'))).toEqual(['a', 'b']);
+    expect(shownThings(narrowedRows(rows, 'page'))).toEqual(['c', 'd']);
+  });
+  it('finds things by their state and by their category', () => {
+    const draft = row('on', ['e'], { state: 'draft', also: 'Participation' });
+    expect(narrowedRows([...rows, draft], 'draft participation')).toEqual([draft]);
+  });
+});
+
+describe('what was taken out of the shell by hand', () => {
+  const out: PlanLine = { source: 'old', item: 'a', verb: 'keep', why: [{ reason: 'all' }], to: null };
+  it('is put back when it is brought, and is out again when that is left', () => {
+    const back = choicesForThese(['a'], 'bring', {}, () => out);
+    expect(back).toEqual({ items: { a: 'bring' }, putBack: { a: true } });
+    expect(choicesForThese(['a'], 'leave', back, () => ({ ...out, verb: 'add', to: 'a' }))).toEqual({
+      items: { a: 'bring' },
+      putBack: {},
+    });
   });
 });
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { findFindings, previewPlan, snapshotOf, type Course, type Item } from '@yarin/core';
-import { layOldPage, newRows, oldRows } from '../src/plan/what/rows/spreadRows.js';
+import { newRows } from '../src/plan/what/rows/newRows.js';
+import { layOldPage, oldRows } from '../src/plan/what/rows/oldRows.js';
 
 const item = (kind: Item['kind'], id: string, rest: Partial<Item> = {}): Item => ({
   id,
@@ -46,7 +47,7 @@ function rowsWith(choices: object) {
   return {
     preview: result.value,
     old: (by: 'outline' | 'kind') => oldRows(layOldPage(source, findings, by), result.value),
-    new: newRows(result.value.items, [], 'outline'),
+    new: newRows({ preview: result.value, shell: snapshotOf(SHELL).items, causes: [] }, 'outline'),
   };
 }
 

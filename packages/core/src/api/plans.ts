@@ -127,6 +127,8 @@ export interface PlanView {
   /** In their order of precedence; mostly one. */
   readonly sources: readonly PlanSourceView[];
   readonly shell: Snapshot;
+  /** Names of those who edited things of the shell, by their ids. */
+  readonly writers: Readonly<Record<string, string>>;
   /** Calendars of other terms, for dates that are left over from one of them. */
   readonly knownTerms: readonly Calendar[];
   /** Department of the shell. */

@@ -9,3 +9,12 @@ export async function nameOf(manager: EntityManager, { personId, forPersonId }: 
   ]);
   return row!.name;
 }
+
+/** The names of those who edited things of a course last, by their ids. */
+export async function writersOf(manager: EntityManager, courseId: string): Promise<Readonly<Record<string, string>>> {
+  const rows = await manager.query<{ id: string; name: string }[]>(
+    `SELECT DISTINCT person.id, person.given_name || ' ' || person.family_name AS name FROM item JOIN person ON person.id = item.edited_by WHERE item.course_id = ?`,
+    [courseId],
+  );
+  return Object.fromEntries(rows.map(({ id, name }) => [id, name]));
+}

@@ -1,4 +1,4 @@
-import type { Decisions } from '@yarin/core';
+import { decisionsAtFirst, type Decisions } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { timesOf } from '../terms/termStore.js';
 import { storable } from '../courses/sanitise.js';
@@ -8,7 +8,6 @@ import { noteActing, type Doer } from '../history/deeds.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Command } from '../database/command.js';
-import { decisionsAtFirst } from './workedPlan.js';
 
 export interface NewPlan {
   readonly id: string;

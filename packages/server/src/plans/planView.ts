@@ -18,7 +18,7 @@ import type { Asker } from '../people/asker.js';
 import { demand } from '../courses/rights.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import { learnerCounts } from '../courses/learnerCounts.js';
-import { nameOf } from '../people/names.js';
+import { nameOf, writersOf } from '../people/names.js';
 import { changeSince } from './calendarChanges.js';
 import { standingOf as standsOn, type PlanQuery, type KnownOfPair } from './planGrounds.js';
 
@@ -117,6 +117,7 @@ export const planView: PlanQuery<AskedPlan, PlanView> = async ({ manager, ground
       })),
     ),
     shell: lightSnapshot(known[0]!.shell),
+    writers: await writersOf(manager, destination.id),
     knownTerms: known[0]!.knownTerms,
     department: destination.department,
     standingRecipe: await standingRecipe(manager, destination.department),

@@ -1,5 +1,6 @@
 import { VALUES } from '../database/lists.js';
 import {
+  decisionsAtFirst,
   findInSource,
   joinSources,
   policiesInForce,
@@ -98,14 +99,6 @@ export async function groundOn(
   const known = viewed ?? (await viewedSource(manager, source, shell.calendar.weekStartsOn));
   return { ...sides, findings: await findOn(manager, known, shell, sourceIds), suggestion: { proposed: { policy } } };
 }
-
-/** What a plan begins with: the recipe that stands for its shell, or nothing. */
-export const decisionsAtFirst = (standing: StandingRecipe | undefined): Decisions => ({
-  choices: standing?.choices ?? {},
-  byHand: {},
-  settled: {},
-  ...(standing === undefined ? {} : { recipe: { id: standing.id, name: standing.name } }),
-});
 
 /**
  * The input of a plan's computation: its grounds, what was decided, and the policies in force.

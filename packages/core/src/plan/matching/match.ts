@@ -40,7 +40,10 @@ export function matchToShell(
     const entry = entryOf(item.id);
     if (entry === undefined) continue;
     const there = standing.get(entry.item);
-    byItem.set(item.id, there === undefined ? { verb: 'keep', to: null, was: entry.item } : threeWay(item, there, entry));
+    byItem.set(
+      item.id,
+      there === undefined ? { verb: 'keep', to: null, was: entry.item } : threeWay(item, there, entry),
+    );
     taken.add(entry.item);
   }
   const unmatched = (key: (item: SnapshotItem) => string): Map<string, SnapshotItem[]> => {

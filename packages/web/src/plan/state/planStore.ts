@@ -3,6 +3,7 @@ import {
   type BringOutcome,
   type Choices,
   type Decisions,
+  type Match,
   type DoubtCause,
   type PlanLine,
   type PlanView,
@@ -28,6 +29,12 @@ import { useStanding } from './useStanding.js';
 import { useTakeBack } from './useTakeBack.js';
 import { useUndo } from '../../shared/useUndo.js';
 
+/** What of a plan can be undone: what was decided, and from which courses it brings. */
+interface PlanState {
+  readonly decisions: Decisions;
+  readonly sources: readonly string[];
+}
+
 /** One plan: what the server knows of it, what the person decides, and the preview that follows at once. */
 export const usePlanStore = defineStore('plan', () => {
   const view = shallowRef<PlanView | null>(null);
@@ -36,13 +43,13 @@ export const usePlanStore = defineStore('plan', () => {
   const trouble = ref('');
   const runs = useRunStore();
   const { announce } = useAnnouncer();
-  const undoing = useUndo<Decisions>();
+  const undoing = useUndo<PlanState>();
   const saver = useSaving({
     decisions,
     trouble,
     takeIn(loaded, theirs) {
       view.value = loaded;
-      undoing.through((state) => applyDecisionChanges(state, theirs));
+      undoing.through((state) => ({ ...state, decisions: applyDecisionChanges(state.decisions, theirs) }));
     },
   });
   /** Doubts that settling the last ones opened. */
@@ -100,7 +107,7 @@ export const usePlanStore = defineStore('plan', () => {
   /** @param what  what was done, as it is said where it can be undone: “leave Quiz 3” */
   function decide(change: Partial<Decisions>, what: string): void {
     if (view.value?.right.may !== true) return;
-    undoing.note(decisions.value, what);
+    undoing.note(stateNow(), what);
     apply({ ...decisions.value, ...change });
   }
 
@@ -112,18 +119,26 @@ export const usePlanStore = defineStore('plan', () => {
     announce(`${totals.value.come} of ${totals.value.of} come, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
   }
 
-  function undo(): void {
-    const before = undoing.undo(decisions.value);
-    if (before === undefined) return;
-    apply(before.state);
-    announce(`Undone: ${before.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  const stateNow = (): PlanState => ({ decisions: decisions.value, sources: sourceIds() });
+  const sourceIds = (): readonly string[] => sources.value.map(({ source }) => source.course.id);
+
+  /** Goes to a state of the plan: the courses that it brings from, then what is decided. */
+  async function goTo({ decisions: next, sources: ids }: PlanState): Promise<boolean> {
+    if (ids.join() !== sourceIds().join() && !(await changeTo(ids))) return false;
+    apply(next);
+    return true;
   }
 
-  function redo(): void {
-    const after = undoing.redo(decisions.value);
-    if (after === undefined) return;
-    apply(after.state);
-    announce(`Done again: ${after.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  async function undo(): Promise<void> {
+    const before = undoing.undo(stateNow());
+    if (before !== undefined && (await goTo(before.state)))
+      announce(`Undone: ${before.what}. ${totals.value.come} of ${totals.value.of} come.`);
+  }
+
+  async function redo(): Promise<void> {
+    const after = undoing.redo(stateNow());
+    if (after !== undefined && (await goTo(after.state)))
+      announce(`Done again: ${after.what}. ${totals.value.come} of ${totals.value.of} come.`);
   }
 
   const choose = (choices: Choices, what: string): void =>
@@ -154,16 +169,33 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Says from which courses the plan brings, the one that goes before the others first. */
   async function bringFrom(ids: readonly string[]): Promise<void> {
+    const before = stateNow();
+    if (!(await changeTo(ids))) return;
+    const more = ids.find((id) => !before.sources.includes(id));
+    const fewer = before.sources.length > ids.length;
+    undoing.note(
+      before,
+      more !== undefined
+        ? `bring from ${from.nameOf(more)} too`
+        : fewer
+          ? 'bring from fewer courses'
+          : 'another order of the courses',
+    );
+    announce(`${count(ids.length, 'course')} to bring from. ${totals.value.come} of ${totals.value.of} come.`);
+  }
+
+  async function changeTo(ids: readonly string[]): Promise<boolean> {
     const plan = view.value;
-    if (plan === null) return;
+    if (plan === null) return false;
     trouble.value = '';
-    if (!(await saver.flush())) return;
+    if (!(await saver.flush())) return false;
     try {
       await changeSources(plan.id, saver.version(), ids);
       await load(plan.id);
-      announce(`${count(ids.length, 'course')} to bring from. ${totals.value.come} of ${totals.value.of} come.`);
+      return true;
     } catch (error) {
       trouble.value = sentenceOf(error);
+      return false;
     }
   }
 
@@ -209,6 +241,8 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
+  /** What a thing of the old course is matched with in the shell, whatever is chosen. */
+  const matchOf = (id: string): Match | undefined => index.value?.matches.byItem.get(id);
   /** What happens to a thing of the old course. Lines of the source come first, in its order. */
   const lineOf = (id: string): PlanLine | undefined => {
     const at = placeOf.value.get(id);
@@ -228,6 +262,8 @@ export const usePlanStore = defineStore('plan', () => {
     decisions,
     ...from,
     lineOf,
+    index,
+    matchOf,
     takeFrom,
     preview,
     decided,

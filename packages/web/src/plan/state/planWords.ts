@@ -95,6 +95,17 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       knot: 'what',
     });
   const standing = new Map(shell.items.map((item) => [item.id, item]));
+  const own = preview.lines
+    .filter(({ verb, takenOut }) => verb === 'here' && takenOut === true)
+    .flatMap(({ to }) => standing.get(to!) ?? []);
+  if (own.length > 0)
+    lines.push({
+      key: 'own',
+      title: 'Taken out of the shell: what only it has',
+      detail: `${titles(own)}: stands again when the run is taken back`,
+      number: String(own.length),
+      knot: 'what',
+    });
   for (const isOut of [false, true]) {
     const gone = preview.lines
       .filter(({ verb, takenOut }) => verb === 'gone' && (takenOut === true) === isOut)
@@ -150,15 +161,17 @@ export const weekdayMapWords = (policy: PlanPolicy): string => planMapWords(poli
 /** The things of the shell in words: “Five stock things of the new shell are taken up, three stay as they are.” */
 export function shellWords({ lines }: Preview): string {
   const joined = lines.filter(({ verb }) => verb === 'join').length;
-  const here = lines.filter(({ verb }) => verb === 'here').length;
-  if (joined + here === 0) return 'The new shell is empty.';
+  const here = lines.filter(({ verb, takenOut }) => verb === 'here' && takenOut !== true).length;
+  const out = lines.filter(({ verb, takenOut }) => verb === 'here' && takenOut === true).length;
+  if (joined + here + out === 0) return 'The new shell is empty.';
   const taken =
     joined > 0 ? `${count(joined, 'stock thing')} of the new shell ${joined === 1 ? 'is' : 'are'} taken up` : '';
   const stay =
     here > 0
       ? `${here}${taken === '' ? ` ${here === 1 ? 'thing' : 'things'} of the new shell` : ''} ${here === 1 ? 'stays as it is' : 'stay as they are'}`
       : '';
-  return `${[taken, stay].filter((part) => part !== '').join(', ')}.`;
+  const go = out === 0 ? '' : `${out} ${out === 1 ? 'is' : 'are'} taken out`;
+  return `${[taken, stay, go].filter((part) => part !== '').join(', ')}.`;
 }
 
 /** Why a thing comes, up to what was chosen: “comes with Reading a river ← in unit 3, which you chose”. */

@@ -7,25 +7,37 @@ import { usePlanStore } from '../state/planStore.js';
 import AnswersPanel from './panels/AnswersPanel.vue';
 import FindingPanel from './panels/FindingPanel.vue';
 import GonePanel from './panels/GonePanel.vue';
-import { GROUPINGS, type Grouping } from './rows/grouping.js';
+import { FOLDED_FIRST, NESTED, type Grouping } from './rows/grouping.js';
 import HowItComes from './panels/HowItComes.vue';
+import OwnPanel from './panels/OwnPanel.vue';
+import ProposedPanel from './panels/ProposedPanel.vue';
 import RecipePanel from './panels/RecipePanel.vue';
 import SourcesPanel from './panels/SourcesPanel.vue';
 import { useAnswers } from './panels/useAnswers.js';
 import { useGone } from './panels/useGone.js';
+import { useOwn } from './panels/useOwn.js';
 import { useReasons } from './panels/useReasons.js';
+import { useChoosing } from './rows/useChoosing.js';
 
 const grouping = defineModel<Grouping>('grouping', { required: true });
 const filter = defineModel<string>('filter', { required: true });
-const emit = defineEmits<{ open: [item: string] }>();
+const { shown: shownThings } = defineProps<{
+  /** With a filter in force: the things that the rows shown stand for. */
+  shown: readonly string[];
+}>();
+const emit = defineEmits<{ open: [item: string]; openOwn: [item: string]; foldAll: [fold: boolean] }>();
 
 const plan = usePlanStore();
 const { reasons, aside, noted } = useReasons();
 const { waiting } = useAnswers();
 const { gone } = useGone();
+const { own } = useOwn();
+const { chooseThese } = useChoosing();
 const route = useRoute();
 const SHOWN = { decisions: 'answers', sources: 'sources' } as const;
-const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | 'sources' | 'gone' | null>(askedFor());
+const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | 'sources' | 'gone' | 'own' | 'proposed' | null>(
+  askedFor(),
+);
 watch(
   () => route.query.show,
   () => (opened.value = askedFor() ?? opened.value),
@@ -35,13 +47,32 @@ function askedFor(): 'answers' | 'sources' | null {
   return show === 'decisions' || show === 'sources' ? SHOWN[show] : null;
 }
 const showsNoted = ref(false);
-const groupings = computed(() => GROUPINGS.filter((each) => each !== 'source' || plan.sources.length > 1));
+const groupings = computed((): readonly Grouping[] => [
+  'outline',
+  'kind',
+  ...(plan.source.items.some(({ kind }) => kind === 'gradeCategory') ? (['category'] as const) : []),
+  'state',
+  'finding',
+  ...(plan.ground!.lineage.length > 0 ? (['change'] as const) : []),
+  ...(plan.sources.length > 1 ? (['source'] as const) : []),
+]);
+/** Whether the next press on it folds all headings; what was opened by hand follows. */
+const folds = ref(true);
+watch(grouping, (by) => (folds.value = !FOLDED_FIRST.has(by)));
+function foldAll(): void {
+  emit('foldAll', folds.value);
+  folds.value = !folds.value;
+}
 
 const shown = computed(() => reasons.value.find(({ name }) => name === opened.value));
 /** A thing that is opened has the page to itself. */
 function open(item: string): void {
   opened.value = null;
   emit('open', item);
+}
+function openOwn(item: string): void {
+  opened.value = null;
+  emit('openOwn', item);
 }
 /** Beside “everything with exceptions”: nothing, to choose from. */
 const isOnlyChosen = computed(() => plan.decisions.choices.all === 'leave');
@@ -73,6 +104,9 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
       </button>
       <button v-if="gone.length > 0" class="reason comes" :aria-expanded="opened === 'gone'" @click="toggle('gone')">
         gone from the old course <span>{{ gone.length }}</span>
+      </button>
+      <button v-if="own.length > 0" class="reason comes" :aria-expanded="opened === 'own'" @click="toggle('own')">
+        the shell’s own <span>{{ own.length }}</span>
       </button>
       <template v-if="noted.length > 0">
         <button class="noted plain-link" :aria-expanded="showsNoted" @click="showsNoted = !showsNoted">
@@ -110,6 +144,9 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
           {{ each }}
         </button>
       </span>
+      <button class="plain-link" :disabled="shownThings.length > 0" @click="foldAll">
+        {{ folds ? (NESTED.has(grouping) ? 'fold units' : 'fold all') : 'unfold all' }}
+      </button>
       <button
         class="plain-link"
         :title="isOnlyChosen ? 'All comes again but what is set aside' : 'Nothing comes until you choose it'"
@@ -124,6 +161,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
       <button class="plain-link" :aria-expanded="opened === 'sources'" @click="toggle('sources')">
         from {{ count(plan.sources.length, 'course') }}
       </button>
+      <button class="plain-link" :aria-expanded="opened === 'proposed'" @click="toggle('proposed')">as proposed</button>
       <span class="undo">
         <button class="plain-link" :disabled="plan.undoable === ''" :title="plan.undoable" @click="plan.undo()">
           undo
@@ -131,12 +169,23 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
         <button class="plain-link" :disabled="plan.redoable === ''" :title="plan.redoable" @click="plan.redo()">
           do again
         </button>
-        <span v-if="plan.undoable" class="quiet last">{{ plan.undoable }}</span>
+        <span v-if="plan.undoable" class="quiet last" :title="plan.undoable">{{ plan.undoable }}</span>
       </span>
+    </div>
+    <div v-if="shownThings.length > 0" class="line tools" role="group" aria-label="The things shown">
+      <span>{{ shownThings.length }} of {{ count(plan.totals.of, 'thing') }} shown:</span>
+      <button class="plain-link" @click="chooseThese(shownThings, 'bring')">
+        bring these {{ shownThings.length }}
+      </button>
+      <button class="plain-link" @click="chooseThese(shownThings, 'leave')">
+        leave these {{ shownThings.length }}
+      </button>
     </div>
     <FindingPanel v-if="shown" :reason="shown" @close="opened = null" @open="open" />
     <AnswersPanel v-else-if="opened === 'answers' && waiting > 0" @open="open" />
     <GonePanel v-else-if="opened === 'gone' && gone.length > 0" />
+    <OwnPanel v-else-if="opened === 'own' && own.length > 0" @open="openOwn" />
+    <ProposedPanel v-else-if="opened === 'proposed'" />
     <HowItComes v-else-if="opened === 'how'" />
     <RecipePanel v-else-if="opened === 'recipes'" />
     <SourcesPanel v-else-if="opened === 'sources'" />
@@ -211,7 +260,7 @@ b {
 }
 
 .last {
-  max-width: 300px;
+  max-width: 170px;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -4,74 +4,58 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
+import FacingOwn from './turned/FacingOwn.vue';
 import FacingPages from './turned/FacingPages.vue';
-import { anchorsOf, levelHeight, type Anchor } from './rows/levelScroll.js';
-import NewPage from './pages/NewPage.vue';
-import OldPage from './pages/OldPage.vue';
 import OutlineMargin from './pages/OutlineMargin.vue';
-import SpreadStrip from './SpreadStrip.vue';
 import SpreadGutter from './pages/SpreadGutter.vue';
+import SpreadPage from './pages/SpreadPage.vue';
+import SpreadStrip from './SpreadStrip.vue';
 import type { Grouping } from './rows/grouping.js';
-import { filterRows } from './rows/filterRows.js';
-import { placesFrom } from './rows/placesFrom.js';
-import { layOldPage, newRows, oldRows, type OldRow } from './rows/spreadRows.js';
+import { levelHeight } from './rows/levelScroll.js';
+import type { OldRow } from './rows/spreadRow.js';
 import { useChoosing } from './rows/useChoosing.js';
+import { useSpreadRows } from './rows/useSpreadRows.js';
 
 const ROW = 28;
 const EYE = 0.4;
 
 const plan = usePlanStore();
-const { toggle } = useChoosing();
+const { toggle, takeOut } = useChoosing();
 const { announce } = useAnnouncer();
 const grouping = ref<Grouping>('outline');
 const filter = ref('');
 const focused = ref(0);
-const opened = ref<OldRow | null>(null);
-/** A thing that comes from another course now is no more on the page under its old name. */
-const shown = computed(() => left.value.find(({ key, item }) => item !== undefined && key === opened.value?.key));
-const oldPage = useTemplateRef<InstanceType<typeof OldPage>>('oldPage');
-const newPage = useTemplateRef<InstanceType<typeof NewPage>>('newPage');
-const scrolls = ref({ old: 0, new: 0, height: 500 });
-
+/** The row of the new page that is focused by itself: it answers to nothing on the old one. */
+const ownFocused = ref<string>();
+const openedOld = ref<string>();
+/** A thing of the shell that only it has. */
+const openedOwn = ref<string>();
 const locked = computed(() => lockedItems(plan.view!.standingRecipe, plan.ground!));
-/** Of several sources: where each thing is from. */
-const fromOf = computed(() => (plan.sources.length < 2 ? undefined : placesFrom(plan.ground!.joined!, plan.nameOf)));
-const layout = computed(() =>
-  layOldPage(plan.source, plan.findings, grouping.value, { locked: locked.value, fromOf: fromOf.value }),
+const spread = useSpreadRows(grouping, filter, locked);
+const { left, right, placeOf, isNarrowed } = spread;
+/** A thing that comes from another course now is no more on the page under its old name. */
+const turnedTo = computed(() =>
+  spread.allOld.value.find(({ key, item }) => item !== undefined && key === openedOld.value),
 );
-const left = computed(() => filterRows(oldRows(layout.value, plan.preview!), filter.value));
-// Of a large course these follow a moment later, and the page is built anew only then.
-const items = computed(() => plan.preview!.items);
-const causes = computed(() => plan.preview!.causes);
-const shownOnLeft = computed(() => new Set(filter.value === '' ? [] : left.value.flatMap(({ to }) => to ?? [])));
-const right = computed(() =>
-  filterRows(
-    newRows(items.value, causes.value, grouping.value, plan.findings, fromOf.value),
-    filter.value,
-    shownOnLeft.value,
-  ),
-);
-const placeOf = computed(() => new Map(right.value.map(({ key }, index) => [key, index])));
-const pairs = computed(() => {
-  const level: Anchor[] = [];
-  left.value.forEach((row, index) => {
-    const to = placeOf.value.get(row.to ?? (row.item === undefined ? row.key : ''));
-    if (to !== undefined) level.push([index, to]);
-  });
-  return level;
-});
-const anchors = computed(() => anchorsOf(pairs.value));
-const focusedNew = computed(() => placeOf.value.get(left.value[focused.value]?.to ?? '') ?? -1);
+const ownTurnedTo = computed(() => plan.view!.shell.items.find(({ id }) => id === openedOwn.value));
+const isTurned = computed(() => turnedTo.value !== undefined || ownTurnedTo.value !== undefined);
+const oldPage = useTemplateRef<InstanceType<typeof SpreadPage>>('oldPage');
+const newPage = useTemplateRef<InstanceType<typeof SpreadPage>>('newPage');
+const scrolls = ref({ old: 0, new: 0, height: 500 });
 
 const tallies = computed(() => {
   const counted = new Map<Verb, number>();
-  for (const { verb } of plan.preview!.lines) counted.set(verb, (counted.get(verb) ?? 0) + 1);
+  let out = 0;
+  for (const { verb, takenOut } of plan.preview!.lines)
+    if (takenOut === true) out++;
+    else counted.set(verb, (counted.get(verb) ?? 0) + 1);
   const of = (...verbs: Verb[]): number => verbs.reduce((sum, verb) => sum + (counted.get(verb) ?? 0), 0);
-  const parts = [`${of('add', 'update')} come`];
+  const parts = of('add', 'update') > 0 || of('join', 'same', 'here') === 0 ? [`${of('add', 'update')} come`] : [];
   if (of('join', 'same') > 0)
     parts.push(plan.isDone ? `${of('join', 'same')} are there` : `${of('join', 'same')} join`);
-  if (of('here') > 0) parts.push(`${of('here')} were here`);
-  return (of('add', 'update') === 0 ? parts.slice(1) : parts).join(' · ');
+  if (of('here') > 0) parts.push(`${of('here')} ${of('here') === 1 ? 'was' : 'were'} here`);
+  if (out > 0) parts.push(`${out} taken out`);
+  return parts.join(' · ');
 });
 
 /** The page that was scrolled leads; the other follows so that the row under the eye lies level. */
@@ -84,7 +68,7 @@ function scrolled(leader: 'old' | 'new', top: number, height: number): void {
   }
   // At the top the first rows lie level; further down the row under the eye does.
   const eye = Math.min(top, height * EYE);
-  const level = levelHeight(anchors.value, ROW, top + eye, leader === 'old' ? 0 : 1) - eye;
+  const level = levelHeight(spread.anchors.value, ROW, top + eye, leader === 'old' ? 0 : 1) - eye;
   following = leader === 'old' ? 'new' : 'old';
   const moved = (leader === 'old' ? newPage : oldPage).value?.scrollTo(level);
   if (moved === false) following = undefined;
@@ -99,9 +83,33 @@ function act(row: OldRow): void {
   }
   toggle(row);
   void nextTick(() => {
-    const now = left.value.find(({ key }) => key === row.key);
+    const now = spread.allOld.value.find(({ key }) => key === row.key);
     announce(
       `${row.title}: ${now?.box === 'on' ? 'comes' : now?.box === 'part' ? 'comes in part' : 'stays behind'}. ${plan.totals.come} of ${plan.totals.of} come.`,
+    );
+  });
+}
+function actOld(key: string): void {
+  const row = left.value.find((each) => each.key === key);
+  if (row !== undefined) act(row);
+}
+function actNew(key: string): void {
+  const row = right.value.find((each) => each.key === key);
+  if (row === undefined) return;
+  if (row.box === undefined) {
+    announce(`${row.title} comes from the old course, or is the college’s. Choose it on the left page.`);
+    return;
+  }
+  const out = row.box === 'on';
+  takeOut(
+    row.covers,
+    out,
+    row.covers.length === 1 ? row.title : `${count(row.covers.length, 'thing')} of ${row.title}`,
+  );
+  void nextTick(() => {
+    const now = right.value.find((each) => each.key === key)?.box;
+    announce(
+      `${row.title}: ${now === 'on' ? 'stays' : now === 'part' ? 'stays in part, since others need it' : 'is taken out with the run'}.`,
     );
   });
 }
@@ -110,14 +118,32 @@ function openItem(id: string): void {
   filter.value = '';
   turnTo(id);
 }
-
 function turnTo(id: string): void {
+  openedOwn.value = undefined;
+  openedOld.value = id;
   const index = left.value.findIndex(({ key }) => key === id);
-  if (index < 0) return;
-  focused.value = index;
-  opened.value = left.value[index]!;
+  if (index >= 0) focused.value = index;
+}
+/** What comes is turned to as the thing that it comes from. */
+function openNew(key: string): void {
+  const item = right.value.find((each) => each.key === key)?.item;
+  if (item?.from !== undefined) turnTo(item.from);
+  else openedOwn.value = item?.id;
+}
+function close(): void {
+  openedOld.value = undefined;
+  openedOwn.value = undefined;
 }
 
+const keyOnNew = (row: OldRow | undefined): string => row?.to ?? (row?.item === undefined ? (row?.key ?? '') : '');
+const focusedNew = computed(() => placeOf.value.get(ownFocused.value ?? keyOnNew(left.value[focused.value])) ?? -1);
+function focusNew(index: number): void {
+  const key = right.value[index]?.key;
+  const answers = left.value.findIndex((row) => keyOnNew(row) === key);
+  if (answers >= 0) focused.value = answers;
+  ownFocused.value = answers >= 0 ? undefined : key;
+}
+watch(focused, () => (ownFocused.value = undefined));
 watch([grouping, filter], () => (focused.value = 0));
 watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old, scrolls.value.height)), {
   flush: 'post',
@@ -126,12 +152,31 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
 
 <template>
   <div class="what">
-    <SpreadStrip v-model:grouping="grouping" v-model:filter="filter" @open="openItem" />
-    <div v-if="shown" class="turned">
-      <OutlineMargin :rows="left" :at="left.indexOf(shown)" @open="turnTo" />
-      <FacingPages :key="shown.key" :row="shown" @toggle="act(shown)" @close="opened = null" @open="openItem" />
+    <SpreadStrip
+      v-model:grouping="grouping"
+      v-model:filter="filter"
+      :shown="spread.shown.value"
+      @open="openItem"
+      @open-own="(id) => (openedOwn = id)"
+      @fold-all="spread.foldAll"
+    />
+    <div v-if="isTurned" class="turned">
+      <OutlineMargin
+        :rows="left"
+        :at="turnedTo ? left.findIndex(({ key }) => key === turnedTo!.key) : focused"
+        @open="turnTo"
+      />
+      <FacingPages
+        v-if="turnedTo"
+        :key="turnedTo.key"
+        :row="turnedTo"
+        @toggle="act(turnedTo)"
+        @close="close"
+        @open="openItem"
+      />
+      <FacingOwn v-else-if="ownTurnedTo" :key="ownTurnedTo.id" :item="ownTurnedTo" @close="close" />
     </div>
-    <div v-show="!shown" class="spread">
+    <div v-show="!isTurned" class="spread">
       <section class="page">
         <h2>
           {{
@@ -141,27 +186,53 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
           }}
           <em>{{ count(plan.totals.of, 'thing') }}</em>
         </h2>
-        <OldPage
+        <SpreadPage
           ref="oldPage"
           v-model:focused="focused"
+          side="old"
+          label="The old course: what comes and what stays"
+          :empty-words="isNarrowed ? 'Nothing on this page has these words.' : 'The old course is empty.'"
           :rows="left"
-          :is-narrowed="filter !== ''"
+          :is-folded="spread.old.isFolded"
+          :holding="spread.old.holding.value"
           @scrolled="(top, height) => scrolled('old', top, height)"
-          @toggle="act"
-          @open="(row) => row.item && (opened = row)"
+          @toggle="actOld"
+          @open="turnTo"
+          @fold="spread.old.fold"
+          @fold-all="spread.foldAll"
         />
       </section>
-      <SpreadGutter :old-rows="left" :new-rows="right" :place-of="placeOf" :scrolls="scrolls" :focused="focused" />
+      <SpreadGutter
+        :old-rows="left"
+        :new-rows="right"
+        :place-of="placeOf"
+        :scrolls="scrolls"
+        :focused="focused"
+        :is-folded="(key) => !isNarrowed && spread.old.isFolded(key)"
+      />
       <section class="page">
         <h2>
           {{ plan.sides!.new.term }}, as it {{ plan.isDone ? 'is' : 'will be' }} <em>{{ tallies }}</em>
         </h2>
-        <NewPage
+        <SpreadPage
           ref="newPage"
-          :rows="right"
-          :is-narrowed="filter !== ''"
           :focused="focusedNew"
+          side="new"
+          label="The new course as it will be"
+          :empty-words="
+            isNarrowed
+              ? 'Nothing on this page has these words.'
+              : 'Nothing comes, and the shell is empty. Choose something on the old page.'
+          "
+          :rows="right"
+          :is-folded="spread.new.isFolded"
+          :holding="spread.new.holding.value"
+          @update:focused="focusNew"
           @scrolled="(top, height) => scrolled('new', top, height)"
+          @toggle="actNew"
+          @open="openNew"
+          @fold="spread.new.fold"
+          @fold-all="spread.foldAll"
         />
       </section>
     </div>

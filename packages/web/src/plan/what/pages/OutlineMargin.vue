@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useKeys } from '../../../shared/useKeys.js';
-import type { OldRow } from '../rows/spreadRows.js';
+import type { OldRow } from '../rows/spreadRow.js';
 
 /** The outline shrunk to what stands around a thing, so that one keeps one's place while both pages show it. */
 const { rows, at } = defineProps<{ rows: readonly OldRow[]; at: number }>();

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { StrandStyle } from '../rows/rowWords.js';
-import type { NewRow, OldRow } from '../rows/spreadRows.js';
+import type { NewRow, OldRow } from '../rows/spreadRow.js';
 
 const ROW = 28;
 const HEAD = 40;
 const WIDTH = 192;
 
-const { oldRows, newRows, placeOf, scrolls, focused } = defineProps<{
+const { oldRows, newRows, placeOf, scrolls, focused, isFolded } = defineProps<{
   oldRows: readonly OldRow[];
   newRows: readonly NewRow[];
   placeOf: ReadonlyMap<string, number>;
   scrolls: { readonly old: number; readonly new: number; readonly height: number };
   focused: number;
+  /** A heading that is no thing has a strand for all that is folded under it. */
+  isFolded: (key: string) => boolean;
 }>();
 
 interface Strand {
@@ -48,9 +50,9 @@ const strands = computed((): Strand[] => {
   const drawn: Strand[] = [];
   for (let index = first; index <= last; index++) {
     const row = oldRows[index]!;
-    if (row.strand === undefined) continue;
+    if (row.item === undefined && !isFolded(row.key)) continue;
     const a = middle(index, old);
-    const to = row.to === null ? undefined : placeOf.get(row.to);
+    const to = placeOf.get(row.to ?? (row.item === undefined ? row.key : ''));
     const isFocused = index === focused;
     const base = { key: row.key, style: row.strand, thick: row.isHeading || isFocused };
     if (to === undefined) {

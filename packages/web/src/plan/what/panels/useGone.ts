@@ -1,11 +1,13 @@
 import { KIND_WORDS } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../../shared/words.js';
+import { useChoosing } from '../rows/useChoosing.js';
 import { usePlanStore } from '../../state/planStore.js';
 
 /** What an earlier run brought and is no longer in the old course, and whether it is taken out of the shell too. */
 export function useGone() {
   const plan = usePlanStore();
+  const { takeOut } = useChoosing();
   const gone = computed(() => {
     const standing = new Map(plan.view!.shell.items.map((item) => [item.id, item]));
     const asked = plan.decisions.choices.takeOut ?? {};
@@ -20,12 +22,7 @@ export function useGone() {
       return [{ id, title, said, asked: asked[id] === true, out: takenOut === true }];
     });
   });
-  function turn(ids: readonly string[], out: boolean): void {
-    const turned = Object.fromEntries(ids.map((id) => [id, out]));
-    plan.choose(
-      { takeOut: { ...plan.decisions.choices.takeOut, ...turned } },
-      `${out ? 'take out' : 'leave'} ${count(ids.length, 'thing')} that the old course has no more`,
-    );
-  }
+  const turn = (ids: readonly string[], out: boolean): void =>
+    takeOut(ids, out, `${count(ids.length, 'thing')} that the old course has no more`);
   return { gone, turn };
 }

@@ -1,7 +1,15 @@
-import { isWritten, type BringOrLeave, type Choices, type FindingName, type PlanLine, type Turn } from '@yarin/core';
-import type { OldRow } from './spreadRows.js';
+import {
+  isOut,
+  isWritten,
+  type BringOrLeave,
+  type Choices,
+  type FindingName,
+  type PlanLine,
+  type Turn,
+} from '@yarin/core';
+import type { OldRow } from './spreadRow.js';
 
-function without<Choice extends Turn>(
+function without<Choice extends Turn | boolean>(
   record: Readonly<Record<string, Choice>> | undefined,
   keys: readonly string[],
 ): Record<string, Choice> {
@@ -27,9 +35,10 @@ export function choicesAfterPress(
 ): { readonly choices: Choices; readonly choice: BringOrLeave } {
   if (row.item !== undefined && row.covers.length === 1) {
     const choice = row.box === 'on' ? 'leave' : 'bring';
-    return { choice, choices: { items: { ...choices.items, [row.item.id]: choice } } };
+    return { choice, choices: choicesForThese(row.covers, choice, choices, lineOf) };
   }
   const choice = groupChoice(row, lineOf);
+  if (row.isNarrowed === true) return { choice, choices: choicesForThese(row.covers, choice, choices, lineOf) };
   if (row.ofFinding !== undefined)
     return { choice, choices: choicesAfterTurn(row.ofFinding, row.covers, choice, choices) };
   // Where findings left all of it, only choosing each by itself brings it.
@@ -45,6 +54,30 @@ export function choicesAfterPress(
     return { choice, choices: { items, kinds: { ...choices.kinds, [row.ofKind]: choice } } };
   return { choice, choices: { items: { ...items, ...each } } };
 }
+
+/**
+ * Brings or leaves some things each by itself, as one choice. What came before and was taken out of the shell by hand is put
+ * back with what is brought; left again, it is out as it was.
+ */
+export function choicesForThese(
+  ids: readonly string[],
+  choice: BringOrLeave,
+  { items, putBack }: Choices,
+  lineOf: LineOf,
+): Choices {
+  const out = ids.filter((id) => choice === 'bring' && isOutByHand(lineOf(id)));
+  const again = ids.filter((id) => choice === 'leave' && putBack?.[id] === true);
+  const isBack = new Set(again);
+  const chosen = ids.filter((id) => !isBack.has(id)).map((id) => [id, choice] as const);
+  return {
+    items: { ...items, ...Object.fromEntries(chosen) },
+    ...(out.length + again.length === 0
+      ? {}
+      : { putBack: { ...without(putBack, again), ...Object.fromEntries(out.map((id) => [id, true])) } }),
+  };
+}
+
+const isOutByHand = (line: PlanLine | undefined): boolean => line !== undefined && isOut(line);
 
 function groupChoice({ box, covers }: OldRow, lineOf: LineOf): BringOrLeave {
   if (box === 'on') return 'leave';

@@ -1,7 +1,8 @@
-import { FINDING_WORDS, type Turn, type FindingName } from '@yarin/core';
+import { FINDING_WORDS, type BringOrLeave, type Turn, type FindingName } from '@yarin/core';
 import { usePlanStore } from '../../state/planStore.js';
-import { choicesAfterPress, choicesAfterTurn } from './choosing.js';
-import type { OldRow } from './spreadRows.js';
+import { count } from '../../../shared/words.js';
+import { choicesAfterPress, choicesAfterTurn, choicesForThese } from './choosing.js';
+import type { OldRow } from './spreadRow.js';
 
 /** What choosing in the spread does to the plan. */
 export function useChoosing() {
@@ -28,5 +29,17 @@ export function useChoosing() {
     plan.choose({ items: { ...plan.decisions.choices.items, ...left } }, what);
   }
 
-  return { toggle, turn, chooseItem, leaveAll };
+  /** The things that a filter shows, as one choice. */
+  function chooseThese(ids: readonly string[], choice: BringOrLeave): void {
+    const choices = choicesForThese(ids, choice, plan.decisions.choices, plan.lineOf);
+    plan.choose(choices, `${choice} ${count(ids.length, 'thing')}`);
+  }
+
+  /** Has things of the shell taken out with the run, or keeps them. */
+  function takeOut(ids: readonly string[], out: boolean, what: string): void {
+    const turned = Object.fromEntries(ids.map((id) => [id, out]));
+    plan.choose({ takeOut: { ...plan.decisions.choices.takeOut, ...turned } }, `${out ? 'take out' : 'keep'} ${what}`);
+  }
+
+  return { toggle, turn, chooseItem, chooseThese, leaveAll, takeOut };
 }

@@ -10,7 +10,7 @@ import { usePlanStore } from '../../state/planStore.js';
 import { chainWords } from '../../state/planWords.js';
 import DecideBoth from './DecideBoth.vue';
 import NewSheet from './NewSheet.vue';
-import type { OldRow } from '../rows/spreadRows.js';
+import type { OldRow } from '../rows/spreadRow.js';
 import { momentWords } from '../../../shared/readersDates.js';
 
 const { row } = defineProps<{ row: OldRow }>();
@@ -126,32 +126,9 @@ onMounted(() => {
       :against="newAgainst"
       :is-update="isUpdate"
       @look="look"
+      @put-back="emit('toggle')"
     />
   </div>
 </template>
 
-<style scoped>
-.facing {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  grid-template-rows: auto;
-  grid-auto-rows: max-content;
-  align-content: start;
-  gap: 12px 48px;
-  padding: 12px var(--margin) 12px 20px;
-  overflow: auto;
-}
-
-.way {
-  grid-column: 1 / -1;
-  display: flex;
-  gap: 18px;
-}
-
-.sheet {
-  border-top: 1px solid var(--rule);
-  padding-top: 10px;
-}
-</style>
+<style scoped src="./facing.css"></style>

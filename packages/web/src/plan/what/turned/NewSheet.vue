@@ -29,7 +29,7 @@ const { item, line, view, against, isUpdate } = defineProps<{
   against: string | undefined;
   isUpdate: boolean;
 }>();
-const emit = defineEmits<{ look: [key: string] }>();
+const emit = defineEmits<{ look: [key: string]; putBack: [] }>();
 
 const plan = usePlanStore();
 const landed = computed(() => plan.preview!.items.find(({ id }) => id === line.to));
@@ -55,6 +55,12 @@ function keepPlace(keep: boolean): void {
 const sections = computed(() =>
   item.kind === 'syllabus'
     ? sectionsOf(item.details).flatMap(({ title, locked }, at) => (locked === true ? [] : [{ title, at }]))
+    : [],
+);
+/** Last term's sections of the college, which never come. */
+const collegesSections = computed(() =>
+  item.kind === 'syllabus'
+    ? sectionsOf(item.details).flatMap(({ title, locked }) => (locked === true ? [title] : []))
     : [],
 );
 const bringsSection = (at: number): boolean => plan.decisions.choices.sections?.[item.id]?.[at] !== 'leave';
@@ -104,6 +110,9 @@ const isHeldOutside = computed(() => evidence.value.some(({ finding }) => findin
           >{{ title }}</ElCheckbox
         >
       </p>
+      <p v-for="title in collegesSections" :key="title" class="quiet small">
+        “{{ title }}” was the college’s: this term’s stands here.
+      </p>
       <p v-if="line.reword" class="doubtful">It lands as a draft, to be written anew before learners see it.</p>
       <p v-if="landed.isPlace">
         Only its place is kept: title, points, category and dates, as a draft without the link.
@@ -126,9 +135,7 @@ const isHeldOutside = computed(() => evidence.value.some(({ finding }) => findin
       <h2 class="stays">Stays behind</h2>
       <p v-if="isOut(line)">
         It came before and was taken out of the shell by hand; it stays out.
-        <RouterLink class="plain-link" :to="{ name: 'course', params: { id: plan.view!.shell.course.id } }"
-          >put it back there</RouterLink
-        >
+        <button v-if="plan.view!.right.may" class="plain-link" @click="emit('putBack')">put it back</button>
       </p>
       <p v-else>
         It will not be in {{ plan.view!.shell.course.code }} {{ plan.view!.shell.course.number }}-{{

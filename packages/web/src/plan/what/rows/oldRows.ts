@@ -1,61 +1,34 @@
 import {
+  isOpened,
   KIND_WORDS,
+  ownState,
   staysBehind,
   type Finding,
   type FindingName,
-  type Kind,
+  type Match,
   type PlanLine,
   type Preview,
-  type PreviewItem,
-  type Review,
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
-import { dateWords, MARK_NOTES, noteOf, strandOf, type StrandStyle } from './rowWords.js';
-import { grouped, NESTED, type Grouping } from './grouping.js';
+import { dateWords, MARK_NOTES, noteOf, strandOf } from './rowWords.js';
+import { categoriesOf } from './categories.js';
+import { changeOf } from './changes.js';
+import { grouped, NESTED, type Apart, type Grouping } from './grouping.js';
 import type { FromOf } from './placesFrom.js';
-
-export type BoxState = 'on' | 'off' | 'part';
-
-export interface RowBase {
-  readonly key: string;
-  readonly title: string;
-  readonly depth: number;
-  readonly isHeading: boolean;
-  /** Of several sources: where it is from. */
-  readonly from: { readonly words: string; readonly isOther: boolean } | undefined;
-}
-
-/** A row of the old page. Headings of areas, kinds and findings have no item of their own. */
-export interface OldRow extends RowBase {
-  readonly item: SnapshotItem | undefined;
-  /** Of a heading of a kind: the kind. */
-  readonly ofKind: Kind | undefined;
-  /** Of a heading of a finding: the finding. */
-  readonly ofFinding: FindingName | undefined;
-  /** The items that choosing this row chooses: itself and all that stands in it. */
-  readonly covers: readonly string[];
-  readonly box: BoxState;
-  readonly note: string;
-  readonly kind: string;
-  readonly date: string;
-  readonly strand: StrandStyle | undefined;
-  readonly to: string | null;
-}
-
-/** A row of the new page. */
-export interface NewRow extends RowBase {
-  readonly item: PreviewItem | undefined;
-  readonly kind: string;
-  readonly date: string;
-  readonly tone: 'moved' | 'in-doubt' | 'here';
-}
+import { boxOf, type OldRow, type RowBase } from './spreadRow.js';
 
 /** The first finding of each item, by which it stands when the pages are grouped by finding. */
-function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
+export function firstFindings(findings: readonly Finding[]): ReadonlyMap<string, FindingName> {
   const first = new Map<string, FindingName>();
   for (const { item, finding } of findings) if (!first.has(item)) first.set(item, finding);
   return first;
+}
+
+/** Of what learners open: that they can't yet. */
+export function closedState(item: Pick<SnapshotItem, 'kind' | 'state' | 'stateBefore'>): RowBase['state'] {
+  const state = isOpened(item.kind) ? ownState(item) : 'open';
+  return state === 'open' ? undefined : state;
 }
 
 /** For every unit itself and all that stands in it, in any depth; by place. */
@@ -76,19 +49,14 @@ function coveredBy({ items }: Snapshot): (at: number) => number[] {
   };
 }
 
-/** Under which heading things stand when they stand by source. */
-const SHELL_ITSELF = { name: 'the shell’s own', place: Infinity };
 const ONLY_SOURCE = { name: '', place: 0 };
-const sourceBy =
+export const sourceBy =
   (fromOf: FromOf | undefined) =>
   ({ id }: Pick<SnapshotItem, 'id'>) =>
     fromOf?.(id) ?? ONLY_SOURCE;
 
-const nameOnly = (from: ReturnType<FromOf> | undefined): RowBase['from'] =>
-  from === undefined ? undefined : { words: from.name, isOther: from.isOther };
-
 /** A row of the old page without what choosing changes. */
-interface LaidRow extends Omit<OldRow, 'box' | 'note' | 'strand' | 'to'> {
+interface LaidRow extends Omit<OldRow, 'box' | 'tally' | 'note' | 'strand' | 'to'> {
   /** Places of what it covers. */
   readonly places: readonly number[];
   readonly note: string;
@@ -111,13 +79,21 @@ interface Beside {
   readonly locked?: ReadonlySet<string>;
   /** Of several sources: where each thing is from. */
   readonly fromOf?: FromOf | undefined;
+  /** What each thing is matched with in the shell. */
+  readonly matchOf?: ((id: string) => Match | undefined) | undefined;
+  /** Things of the shell that an earlier run brought. */
+  readonly brought?: ReadonlySet<string> | undefined;
 }
+
+/** Whether an item of the old course was brought before: as what stands there, or as what was taken out since. */
+export const wasBrought = (match: Match | undefined, brought: ReadonlySet<string> = new Set()): boolean =>
+  match !== undefined && match.verb !== 'add' && (match.to === null || brought.has(match.to));
 
 export function layOldPage(
   source: Snapshot,
   findings: readonly Finding[],
   grouping: Grouping,
-  { locked = new Set(), fromOf }: Beside = {},
+  { locked = new Set(), fromOf, matchOf, brought }: Beside = {},
 ): OldLayout {
   const places = new Map(source.items.map(({ id }, at) => [id, at]));
   const marks = new Map(source.marks.map((mark) => [mark.item, mark]));
@@ -125,7 +101,13 @@ export function layOldPage(
   const evidenceOf = new Map(findings.map(({ item, finding, evidence }) => [`${item} ${finding}`, evidence]));
   const within = coveredBy(source);
   const idsAt = (covered: readonly number[]): string[] => covered.map((at) => source.items[at]!.id);
-  const groups = { findingOf: ({ id }: SnapshotItem) => first.get(id), sourceOf: sourceBy(fromOf) };
+  const categoryOf = categoriesOf(source.items);
+  const groups: Apart<SnapshotItem> = {
+    findingOf: ({ id }) => first.get(id),
+    sourceOf: sourceBy(fromOf),
+    categoryOf,
+    changeOf: ({ id }) => changeOf(matchOf?.(id) ?? { verb: 'add' }, wasBrought(matchOf?.(id), brought)),
+  };
   const rows = grouped(source.items, grouping, groups).map((row): LaidRow => {
     if (row.heading !== undefined) {
       const covered = row.items.map(({ id }) => places.get(id)!);
@@ -134,6 +116,8 @@ export function layOldPage(
         title: row.heading,
         depth: 0,
         isHeading: true,
+        state: undefined,
+        also: '',
         from: undefined,
         item: undefined,
         ofKind: row.kind,
@@ -157,6 +141,8 @@ export function layOldPage(
       title: item.title,
       depth,
       isHeading: isUnit,
+      state: closedState(item),
+      also: categoryOf(item)?.name ?? '',
       from: fromOf?.(item.id),
       item,
       ofKind: undefined,
@@ -182,21 +168,25 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
     let coming = 0;
     for (const at of places) if (!staysBehind(lines[at]!)) coming++;
     const line = item === undefined ? undefined : lines[places[0]!]!;
+    const tally = row.isHeading ? `${coming} of ${places.length}` : '';
     return {
       key: row.key,
       title: row.title,
       depth: row.depth,
       isHeading: row.isHeading,
+      state: row.state,
+      also: row.also,
+      tally,
       from: row.from,
       item,
       ofKind: row.ofKind,
       ofFinding: row.ofFinding,
       covers: row.covers,
       date: row.date,
-      box: coming === places.length ? 'on' : coming === 0 ? 'off' : 'part',
+      box: boxOf(coming, places.length),
       note: line === undefined ? row.note : (betterNote(row, line) ?? noteOf(line, row.note, titleOf)),
-      kind: line === undefined ? `${coming} of ${places.length}` : row.kind,
-      strand: line === undefined ? undefined : strandOf(line, isBroken.has(item!.id)),
+      kind: line === undefined ? tally : row.kind,
+      strand: line === undefined ? (coming > 0 ? 'comes' : 'stays') : strandOf(line, isBroken.has(item!.id)),
       to: line === undefined ? null : line.to,
     };
   });
@@ -205,49 +195,3 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
 /** What says more than the reason: that only the college decides; under the heading of a finding, its evidence. */
 const betterNote = ({ evidence, isLocked }: LaidRow, { why: [why] }: PlanLine): string | undefined =>
   isLocked ? 'decided by the college' : why?.reason === 'finding' ? evidence : undefined;
-
-/** The new page: the course as it will be after the run, with what the shell holds. */
-export function newRows(
-  items: readonly PreviewItem[],
-  causes: Review['causes'],
-  grouping: Grouping,
-  findings: readonly Finding[] = [],
-  fromOf?: FromOf,
-): NewRow[] {
-  const doubtful = new Set(causes.flatMap(({ moments }) => moments.map(({ id }) => id)));
-  const first = firstFindings(findings);
-  const sourceOf = sourceBy(fromOf);
-  const groups = {
-    findingOf: ({ from }: PreviewItem) => first.get(from ?? ''),
-    sourceOf: ({ from }: PreviewItem) => (from === undefined ? SHELL_ITSELF : sourceOf({ id: from })),
-  };
-  return grouped(items, grouping, groups).map((row): NewRow => {
-    if (row.heading !== undefined)
-      return {
-        key: `area ${row.heading}`,
-        title: row.heading,
-        depth: 0,
-        isHeading: true,
-        from: undefined,
-        item: undefined,
-        kind: String(row.items.length),
-        date: '',
-        tone: 'here',
-      };
-    const { item, depth } = row;
-    const isNew = item.isWritten;
-    const date = item.isPlace ? 'place kept' : dateWords(item.moments);
-    const isDoubtful = (item.moments ?? []).some(({ id }) => doubtful.has(id));
-    return {
-      key: item.id,
-      title: item.title,
-      depth,
-      isHeading: item.kind === 'unit' && NESTED.has(grouping),
-      from: nameOnly(item.from === undefined ? undefined : fromOf?.(item.from)),
-      item,
-      kind: KIND_WORDS[item.kind].one,
-      date: item.verb === 'join' && date === '' ? 'joins' : isNew ? date : date || 'here already',
-      tone: isDoubtful && isNew ? 'in-doubt' : isNew ? 'moved' : 'here',
-    };
-  });
-}
