@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { FindingName } from '@yarin/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { count } from '../../shared/words.js';
@@ -7,11 +6,13 @@ import { usePlanStore } from '../state/planStore.js';
 import AnswersPanel from './panels/AnswersPanel.vue';
 import FindingPanel from './panels/FindingPanel.vue';
 import GonePanel from './panels/GonePanel.vue';
+import type { StripPanel } from './panels/stripPanel.js';
 import { FOLDED_FIRST, NESTED, type Grouping } from './rows/grouping.js';
 import HowItComes from './panels/HowItComes.vue';
 import OwnPanel from './panels/OwnPanel.vue';
 import ProposedPanel from './panels/ProposedPanel.vue';
 import RecipePanel from './panels/RecipePanel.vue';
+import SetAside from './SetAside.vue';
 import SourcesPanel from './panels/SourcesPanel.vue';
 import { useAnswers } from './panels/useAnswers.js';
 import { useGone } from './panels/useGone.js';
@@ -28,7 +29,7 @@ const { shown: shownThings } = defineProps<{
 const emit = defineEmits<{ open: [item: string]; openOwn: [item: string]; foldAll: [fold: boolean] }>();
 
 const plan = usePlanStore();
-const { reasons, aside, noted } = useReasons();
+const { reasons } = useReasons();
 const { waiting } = useAnswers();
 const { gone } = useGone();
 const { own } = useOwn();
@@ -46,7 +47,6 @@ function askedFor(): 'answers' | 'sources' | null {
   const { show } = route.query;
   return show === 'decisions' || show === 'sources' ? SHOWN[show] : null;
 }
-const showsNoted = ref(false);
 const groupings = computed((): readonly Grouping[] => [
   'outline',
   'kind',
@@ -87,42 +87,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
 
 <template>
   <div class="strip">
-    <div class="line">
-      <b>Set aside</b>
-      <button
-        v-for="reason in aside"
-        :key="reason.name"
-        class="reason"
-        :aria-expanded="opened === reason.name"
-        @click="toggle(reason.name)"
-      >
-        {{ reason.words }} <span>{{ reason.staying }}</span>
-      </button>
-      <span v-if="aside.length === 0" class="quiet">nothing</span>
-      <button v-if="waiting > 0" class="reason waits" :aria-expanded="opened === 'answers'" @click="toggle('answers')">
-        needs a decision <span>{{ waiting }}</span>
-      </button>
-      <button v-if="gone.length > 0" class="reason comes" :aria-expanded="opened === 'gone'" @click="toggle('gone')">
-        gone from the old course <span>{{ gone.length }}</span>
-      </button>
-      <button v-if="own.length > 0" class="reason comes" :aria-expanded="opened === 'own'" @click="toggle('own')">
-        the shell’s own <span>{{ own.length }}</span>
-      </button>
-      <template v-if="noted.length > 0">
-        <button class="noted plain-link" :aria-expanded="showsNoted" @click="showsNoted = !showsNoted">
-          {{ showsNoted ? 'noted' : `noted ${noted.length} more` }}
-        </button>
-        <button
-          v-for="reason in showsNoted ? noted : []"
-          :key="reason.name"
-          class="reason comes"
-          :aria-expanded="opened === reason.name"
-          @click="toggle(reason.name)"
-        >
-          {{ reason.words }} <span>{{ reason.findings.length }}</span>
-        </button>
-      </template>
-    </div>
+    <SetAside v-model:opened="opened" />
     <div class="line tools">
       <ElInput
         v-model="filter"
@@ -210,37 +175,6 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
 
 .tools {
   padding: 2px var(--margin) 6px;
-}
-
-b {
-  font-weight: 600;
-}
-
-.noted {
-  margin-left: 4px;
-}
-
-.reason {
-  border: 0;
-  border-bottom: 1.5px dashed var(--ash);
-  padding: 0 0 1px;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-
-.reason.comes {
-  border-bottom-style: solid;
-  border-bottom-color: var(--load-new);
-}
-
-.reason.waits {
-  border-bottom: 2px solid var(--madder);
-}
-
-.reason span {
-  color: var(--quiet);
 }
 
 .filter {

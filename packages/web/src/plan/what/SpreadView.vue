@@ -11,13 +11,10 @@ import SpreadGutter from './pages/SpreadGutter.vue';
 import SpreadPage from './pages/SpreadPage.vue';
 import SpreadStrip from './SpreadStrip.vue';
 import type { Grouping } from './rows/grouping.js';
-import { levelHeight } from './rows/levelScroll.js';
+import { useLevelScroll } from './rows/useLevelScroll.js';
 import type { OldRow } from './rows/spreadRow.js';
 import { useChoosing } from './rows/useChoosing.js';
 import { useSpreadRows } from './rows/useSpreadRows.js';
-
-const ROW = 28;
-const EYE = 0.4;
 
 const plan = usePlanStore();
 const { toggle, takeOut } = useChoosing();
@@ -41,7 +38,6 @@ const ownTurnedTo = computed(() => plan.view!.shell.items.find(({ id }) => id ==
 const isTurned = computed(() => turnedTo.value !== undefined || ownTurnedTo.value !== undefined);
 const oldPage = useTemplateRef<InstanceType<typeof SpreadPage>>('oldPage');
 const newPage = useTemplateRef<InstanceType<typeof SpreadPage>>('newPage');
-const scrolls = ref({ old: 0, new: 0, height: 500 });
 
 const tallies = computed(() => {
   const counted = new Map<Verb, number>();
@@ -58,21 +54,7 @@ const tallies = computed(() => {
   return parts.join(' · ');
 });
 
-/** The page that was scrolled leads; the other follows so that the row under the eye lies level. */
-let following: 'old' | 'new' | undefined;
-function scrolled(leader: 'old' | 'new', top: number, height: number): void {
-  scrolls.value = { ...scrolls.value, [leader]: top, height };
-  if (following === leader) {
-    following = undefined;
-    return;
-  }
-  // At the top the first rows lie level; further down the row under the eye does.
-  const eye = Math.min(top, height * EYE);
-  const level = levelHeight(spread.anchors.value, ROW, top + eye, leader === 'old' ? 0 : 1) - eye;
-  following = leader === 'old' ? 'new' : 'old';
-  const moved = (leader === 'old' ? newPage : oldPage).value?.scrollTo(level);
-  if (moved === false) following = undefined;
-}
+const { scrolls, scrolled } = useLevelScroll(spread.anchors, oldPage, newPage);
 
 function act(row: OldRow): void {
   if (row.covers.every((id) => locked.value.has(id))) {
