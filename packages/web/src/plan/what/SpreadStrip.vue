@@ -36,9 +36,7 @@ const { own } = useOwn();
 const { chooseThese } = useChoosing();
 const route = useRoute();
 const SHOWN = { decisions: 'answers', sources: 'sources' } as const;
-const opened = ref<FindingName | 'answers' | 'how' | 'recipes' | 'sources' | 'gone' | 'own' | 'proposed' | null>(
-  askedFor(),
-);
+const opened = ref<StripPanel | null>(askedFor());
 watch(
   () => route.query.show,
   () => (opened.value = askedFor() ?? opened.value),
