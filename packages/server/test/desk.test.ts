@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { DeskView, PlanView } from '@yarin/core';
 import { momentWords } from '@yarin/core';
-import { deskSentencesOf, runPlan, startServer, type TestServer } from './testServer.js';
+import { deciding, deskSentencesOf, runPlan, startServer, type TestServer } from './testServer.js';
 
 describe('the Desk of Ines Marant on 24 November 2026', () => {
   let server: TestServer;
@@ -81,6 +81,65 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
       expect(after.lately).toHaveLength(1);
       const said = await deskSentencesOf(agent);
       expect(said['eco214-s27-02']).toMatchObject({ sentence: { toWrite: 0, doubts: 4, leftOver: 4 } });
+    });
+  });
+});
+
+describe('a shell that is planned from a course of another code', () => {
+  let server: TestServer;
+  let agent: Awaited<ReturnType<TestServer['as']>>;
+  beforeAll(async () => {
+    server = await startServer({ demo: true });
+    agent = await server.as('p-marant');
+  });
+  afterAll(() => server.close());
+
+  const rowOf = async (shell: string): Promise<DeskView['shells'][number]> =>
+    ((await agent.get('/api/desk').expect(200)).body as DeskView).shells.find((each) => each.shell.id === shell)!;
+  const begin = async (source: string): Promise<string> => {
+    const { body } = await agent.post('/api/plans').send({ sources: [source], destination: 'apc120-s27-01' });
+    return body.id as string;
+  };
+  const decide = async (id: string, choices: object): Promise<void> => {
+    const view: PlanView = (await agent.get(`/api/plans/${id}`)).body;
+    const changes = deciding({ ...view.decisions, choices });
+    await agent.patch(`/api/plans/${id}/decisions`).send({ version: view.version, changes }).expect(200);
+  };
+  const told = ({ source, plan, otherPlans, done }: DeskView['shells'][number]) => ({
+    source: source?.id,
+    plan: plan?.id,
+    others: otherPlans.map((each) => each.source.id),
+    done: done === null ? null : done.things > 0,
+  });
+
+  it('stands at the Desk with that plan once somebody decided something in it, the others behind it', async () => {
+    const looked = await begin('geo305-s26-01');
+    expect(told(await rowOf('apc120-s27-01'))).toMatchObject({ source: 'apc120-dev', others: [] });
+    await decide(looked, { kinds: { quiz: 'leave' } });
+    expect(told(await rowOf('apc120-s27-01'))).toEqual({
+      source: 'geo305-s26-01',
+      plan: looked,
+      others: [],
+      done: null,
+    });
+    const own = await begin('apc120-dev');
+    await decide(own, { kinds: { quiz: 'leave' } });
+    await decide(own, {});
+    expect(told(await rowOf('apc120-s27-01'))).toEqual({
+      source: 'apc120-dev',
+      plan: own,
+      others: ['geo305-s26-01'],
+      done: null,
+    });
+  });
+  it('and with what was brought by it, until that is taken back', async () => {
+    const id = await begin('geo305-s26-01');
+    await runPlan(agent, id);
+    expect(told(await rowOf('apc120-s27-01'))).toEqual({
+      source: 'geo305-s26-01',
+      plan: id,
+      others: ['apc120-dev'],
+      done: true,
     });
   });
 });

@@ -16,8 +16,8 @@ const SUMMARY = {
     { weekday: 4, start: '14:00', end: '15:15' },
   ],
 } as unknown as CourseSummary;
-const shell = (verdict: DeskShell['verdict'], done = false): DeskShell =>
-  ({ verdict, done: done ? {} : null }) as unknown as DeskShell;
+const shell = (verdict: DeskShell['verdict'], done = false, touched = false): DeskShell =>
+  ({ verdict, done: done ? {} : null, plan: touched ? { touched } : null }) as unknown as DeskShell;
 
 const shellWith = (...ids: string[]): Snapshot =>
   ({ items: ids.map((id) => ({ id, title: id })) }) as unknown as Snapshot;
@@ -70,6 +70,7 @@ describe('words of the Desk', () => {
       'Five shells are yours. Two plans are ready, one needs a choice, one has no predecessor, one is done.',
     );
     expect(deskLine([shell('one')])).toBe('One shell is yours. One plan is ready.');
+    expect(deskLine([shell('none', false, true)])).toBe('One shell is yours. One plan is ready.');
   });
 });
 
@@ -137,6 +138,12 @@ describe('words of the plan', () => {
     ]);
   });
   it('say what becomes of the shell’s own', () => {
+    const out = { ...preview, lines: [line(null, 'here'), { ...line(null, 'here'), to: 's', takenOut: true }] };
+    expect(shellWords(out as unknown as Preview)).toBe('1 thing of the new shell stays as it is, 1 is taken out.');
+    const told = fateLines(source, shellWith('s'), { ...out, items: [] } as unknown as Preview);
+    expect(told.map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
+      'Taken out of the shell: what only it has | s: stands again when the run is taken back | 1',
+    ]);
     expect(shellWords(preview)).toBe('1 thing of the new shell stays as it is.');
     expect(
       shellWords({

@@ -42,7 +42,11 @@ export interface DeskShell {
   readonly verdict: Proposal['verdict'];
   readonly candidates: readonly (Omit<Candidate, 'course'> & { readonly course: CourseSummary })[];
   readonly right: Right;
+  /** The course that it is planned from: that of what was brought, else of the plan that was touched last, else the predecessor. */
+  readonly source: CourseSummary | null;
   readonly plan: { readonly id: string; readonly touched: boolean } | null;
+  /** Plans from other courses in which somebody decided something, the one touched last first. */
+  readonly otherPlans: readonly { readonly id: string; readonly source: CourseSummary }[];
   /** `underWay` while its plan is being worked out: the Desk does not wait for it, and asks for what it says. */
   readonly said: ShellSentence | 'underWay';
   readonly done: { readonly runId: string; readonly at: string; readonly by: string; readonly things: number } | null;

@@ -6,7 +6,7 @@ import { DOER_NAME } from '../history/deeds.js';
 /** The last run that stands in a shell. */
 export interface StandingRun {
   readonly runId: string;
-  readonly sourceId: string;
+  readonly planId: string;
   readonly at: string;
   readonly by: string;
   readonly things: number;
@@ -34,10 +34,7 @@ export async function standingRuns(
     [idsOf(shells)],
   );
   return new Map(
-    runs.map(({ id, destinationId, sourceId, at, by, things }) => [
-      destinationId,
-      { runId: id, sourceId, at, by, things },
-    ]),
+    runs.map(({ id, destinationId, planId, at, by, things }) => [destinationId, { runId: id, planId, at, by, things }]),
   );
 }
 
@@ -68,14 +65,14 @@ export interface PlanOfDesk {
   readonly version: number;
 }
 
-/** By shell: the plans into it. */
+/** By shell: the plans into it, the one touched last first. */
 export async function plansInto(
   manager: EntityManager,
   shells: readonly CourseSummary[],
 ): Promise<readonly PlanOfDesk[]> {
   const plans = await manager.query<(Omit<PlanOfDesk, 'furtherSources'> & { readonly further: string })[]>(
     `SELECT plan.id, plan.source_id AS sourceId, plan.further_sources AS further, plan.destination_id AS destinationId, plan.version
-       FROM plan WHERE plan.destination_id IN ${VALUES}`,
+       FROM plan WHERE plan.destination_id IN ${VALUES} ORDER BY plan.changed_at DESC, plan.version DESC, plan.id`,
     [idsOf(shells)],
   );
   return plans.map(({ further, ...plan }) => ({ ...plan, furtherSources: JSON.parse(further) as string[] }));

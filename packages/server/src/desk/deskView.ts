@@ -18,7 +18,7 @@ import { standingName } from '../plans/planGrounds.js';
 import { standingRecipe } from '../recipes/recipeStore.js';
 import type { Query } from '../database/query.js';
 import { noticesOf } from '../history/notices.js';
-import { latestRuns, plansInto, standingRuns, type PlanOfDesk } from './deskStore.js';
+import { latestRuns, plansInto, standingRuns, type PlanOfDesk, type StandingRun } from './deskStore.js';
 import { coursesWithNotes } from './notes.js';
 import { pendingOf, type PendingSentence } from './sentences.js';
 
@@ -70,11 +70,9 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
     shells.map(async (shell): Promise<DeskShell> => {
       const { verdict, candidates } = predecessorsOf(shell);
       const done = standing.get(shell.id) ?? null;
-      const source = done?.sourceId ?? candidates[0]?.course.id;
-      const plan = plans.get(shell.id)?.find(({ sourceId }) => sourceId === source);
-      const first = candidates.find(({ course }) => course.id === source);
-      if (first !== undefined) {
-        const from = [first.course, ...furtherOf(plan, sources)];
+      const { plan, source, others } = planShown(plans.get(shell.id) ?? [], done, candidates[0]?.course, sources);
+      if (source !== null) {
+        const from = [source, ...furtherOf(plan, sources)];
         const stands = standingName(from, shell, terms, await recipeFor(shell.department));
         pending.push(pendingOf(from, shell, plan, stands, now));
       }
@@ -83,8 +81,10 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
         verdict,
         candidates,
         right: mayDo('run', person, shell, today),
-        plan: plan === undefined ? null : { id: plan.id, touched: plan.version > 1 },
-        said: first === undefined ? NOTHING_SAID : 'underWay',
+        source,
+        plan: plan === undefined ? null : { id: plan.id, touched: isTouched(plan) },
+        otherPlans: others,
+        said: source === null ? NOTHING_SAID : 'underWay',
         done: done === null ? null : { runId: done.runId, at: done.at, by: done.by, things: done.things },
       };
     }),
@@ -103,6 +103,38 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
   };
   return { view, pending };
 };
+
+const isTouched = ({ version }: PlanOfDesk): boolean => version > 1;
+
+interface PlanShown {
+  readonly plan: PlanOfDesk | undefined;
+  readonly source: CourseSummary | null;
+  readonly others: DeskShell['otherPlans'];
+}
+
+/**
+ * Which plan of a shell its row is about: that by which something was brought, else the one that was touched last, from
+ * whatever course, else that of the predecessor; the others that were touched stand behind it.
+ *
+ * @param plans   the plans into the shell, the one touched last first
+ * @param usable  courses that the person may use as a source
+ */
+function planShown(
+  plans: readonly PlanOfDesk[],
+  done: StandingRun | null,
+  predecessor: CourseSummary | undefined,
+  usable: readonly CourseSummary[],
+): PlanShown {
+  const courseOf = ({ sourceId }: PlanOfDesk): CourseSummary | undefined => usable.find(({ id }) => id === sourceId);
+  const touched = plans.filter((plan) => isTouched(plan) && courseOf(plan) !== undefined);
+  const plan =
+    plans.find(({ id }) => id === done?.planId) ??
+    touched[0] ??
+    plans.find(({ sourceId }) => sourceId === predecessor?.id);
+  const source = plan === undefined ? predecessor : courseOf(plan);
+  const others = touched.filter(({ id }) => id !== plan?.id).map((each) => ({ id: each.id, source: courseOf(each)! }));
+  return { plan, source: source ?? null, others };
+}
 
 const furtherOf = (plan: PlanOfDesk | undefined, usable: readonly CourseSummary[]): CourseSummary[] =>
   (plan?.furtherSources ?? []).flatMap((id) => usable.find((course) => course.id === id) ?? []);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseDay, type DeskShell } from '@yarin/core';
+import { parseDay, type CourseSummary, type DeskShell } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { openPlan } from '../shared/api/plans.js';
@@ -16,6 +16,12 @@ const router = useRouter();
 const failure = ref('');
 const isChoosing = ref(false);
 const first = computed(() => entry.candidates[0]);
+/** It is planned from a course that a person chose, and that is not the one proposed. */
+const isChosenByHand = computed(
+  () => entry.plan?.touched === true && entry.source !== null && entry.source.id !== first.value?.course.id,
+);
+/** One predecessor, or somebody chose. */
+const isDecided = computed(() => entry.verdict === 'one' || entry.plan?.touched === true);
 /** What is known of its plan; nothing yet while it is being worked out. */
 const sentence = computed(() => (entry.said === 'underWay' ? null : entry.said.sentence));
 const planLine = computed(() => {
@@ -23,11 +29,17 @@ const planLine = computed(() => {
   return entry.said.sentence === null ? asRead(entry.said.why ?? '') : sentenceWords(entry.said.sentence);
 });
 
+const show = (id: string): void => void router.push({ name: 'plan', params: { id } });
+const openShown = (): void => {
+  if (entry.plan !== null) show(entry.plan.id);
+  else if (entry.source !== null) void open(entry.source.id);
+};
+
 async function open(source: string): Promise<void> {
   failure.value = '';
   try {
     const { id } = await openPlan([source], entry.shell.id);
-    await router.push({ name: 'plan', params: { id } });
+    show(id);
   } catch (error) {
     failure.value = sentenceOf(error);
   }
@@ -35,7 +47,9 @@ async function open(source: string): Promise<void> {
 
 const pairing = computed(() => ({ name: 'pair', params: { side: 'into', id: entry.shell.id } }));
 
-const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['course']): string =>
+/** “ECO 214, Spring 2026”, of a course under whatever code. */
+const sourceName = (course: CourseSummary): string => `${course.code} ${course.number}, ${runLabel(course)}`;
+const runLabel = ({ term, section, type }: CourseSummary): string =>
   type === 'course' ? `${term}, section ${section}` : type === 'template' ? 'Shared template' : 'Development course';
 </script>
 
@@ -51,11 +65,25 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
         }}<template v-if="entry.shell.cancelled"> · taken off by the registrar</template></small
       >
     </div>
-    <div v-if="entry.done && first">
+    <div v-if="entry.done">
       <p>
         {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ timeWords(entry.done.at) }}
       </p>
-      <small>by {{ entry.done.by }}{{ sentence ? `; ${leftWords(sentence)} left` : '' }}</small>
+      <small
+        >by {{ entry.done.by
+        }}{{ entry.source && entry.source.id !== first?.course.id ? `, from ${sourceName(entry.source)}` : ''
+        }}{{ sentence ? `; ${leftWords(sentence)} left` : '' }}</small
+      >
+    </div>
+    <div v-else-if="isChosenByHand && entry.source">
+      <p>
+        from
+        <RouterLink class="place-link" :to="{ name: 'course', params: { id: entry.source.id } }">{{
+          sourceName(entry.source)
+        }}</RouterLink>, which you chose
+        <RouterLink class="plain-link small" :to="pairing">another</RouterLink>
+      </p>
+      <small>{{ planLine }}</small>
     </div>
     <div v-else-if="entry.verdict === 'none'">
       <p>No predecessor with this code</p>
@@ -90,21 +118,23 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
       <small>{{ planLine }}</small>
     </div>
     <KnotStrand
-      :what="entry.verdict === 'one'"
-      :when="entry.verdict === 'one' && sentence?.doubts === 0"
+      :what="isDecided"
+      :when="isDecided && sentence?.doubts === 0"
       :left-over="sentence?.leftOver === 0"
       :solid="entry.done !== null"
       :label="entry.done ? 'brought' : 'not brought yet'"
     />
     <div class="act">
       <template v-if="entry.right.may">
-        <ElButton v-if="entry.done && first" plain type="primary" @click="open(first.course.id)"
-          >See what was done</ElButton
-        >
-        <ElButton v-else-if="entry.verdict === 'several'" plain type="primary" @click="isChoosing = true"
+        <ElButton v-if="entry.done" plain type="primary" @click="openShown">See what was done</ElButton>
+        <ElButton
+          v-else-if="entry.verdict === 'several' && !entry.plan?.touched"
+          plain
+          type="primary"
+          @click="isChoosing = true"
           >Choose</ElButton
         >
-        <ElButton v-else-if="first" type="primary" :plain="entry.plan?.touched === true" @click="open(first.course.id)">
+        <ElButton v-else-if="entry.source" type="primary" :plain="entry.plan?.touched === true" @click="openShown">
           {{ entry.plan?.touched ? 'Carry on' : 'Open the plan' }}
           <span class="visually-hidden">of {{ courseCode(entry.shell) }}</span>
         </ElButton>
@@ -122,6 +152,12 @@ const runLabel = ({ term, section, type }: DeskShell['candidates'][number]['cour
         <RouterLink class="plain-link" :to="pairing">see them side by side, or find another</RouterLink>
       </li>
     </ul>
+    <p v-if="entry.otherPlans.length > 0" class="others quiet">
+      begun too:
+      <button v-for="each in entry.otherPlans" :key="each.id" class="plain-link" @click="show(each.id)">
+        from {{ sourceName(each.source) }}
+      </button>
+    </p>
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
   </div>
 </template>
@@ -178,6 +214,13 @@ small {
   font-size: 14.5px;
 }
 
+.others {
+  grid-column: 2 / -1;
+  display: flex;
+  gap: 12px;
+  font-size: 13px;
+}
+
 .failure {
   grid-column: 2 / -1;
   color: var(--madder);
@@ -193,6 +236,7 @@ small {
   }
 
   .candidates,
+  .others,
   .failure {
     grid-column: 1;
   }

@@ -50,9 +50,11 @@ export const numberWord = (value: number): string => NUMBERS[value] ?? String(va
 /** The line under the head of the Desk: “Five shells are yours. Four plans are ready, one is done.” */
 export function deskLine(shells: readonly DeskShell[]): string {
   const done = shells.filter(({ done: run }) => run !== null).length;
-  const ready = shells.filter(({ verdict, done: run }) => verdict === 'one' && run === null).length;
-  const choose = shells.filter(({ verdict, done: run }) => verdict === 'several' && run === null).length;
-  const none = shells.filter(({ verdict, done: run }) => verdict === 'none' && run === null).length;
+  const open = shells.filter(({ done: run }) => run === null);
+  const isReady = ({ verdict, plan }: DeskShell): boolean => verdict === 'one' || plan?.touched === true;
+  const ready = open.filter(isReady).length;
+  const choose = open.filter((shell) => shell.verdict === 'several' && !isReady(shell)).length;
+  const none = open.filter((shell) => shell.verdict === 'none' && !isReady(shell)).length;
   const parts = [
     ready > 0 ? `${ready === 1 ? 'one plan is' : `${numberWord(ready).toLowerCase()} plans are`} ready` : '',
     choose > 0 ? `${numberWord(choose).toLowerCase()} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
