@@ -1,4 +1,4 @@
-import { expect, signIn, test } from '../app.js';
+import { expect, openPlan, signIn, test } from '../app.js';
 
 test('a course is found from anywhere, with a typo, and a thing inside my courses too', async ({ page, app }) => {
   await signIn(page, app);
@@ -15,6 +15,22 @@ test('a course is found from anywhere, with a typo, and a thing inside my course
     .first()
     .click();
   await expect(page.getByRole('article').getByRole('heading', { name: 'Lab 5: drift nets' })).toBeVisible();
+});
+
+test('everyday words lead to what they mean, from where one is', async ({ page, app }) => {
+  await signIn(page, app);
+  await openPlan(page);
+  const field = page.getByRole('combobox', { name: 'Find a course' });
+  await field.fill('announcements');
+  await page
+    .getByRole('listbox', { name: 'Found' })
+    .getByRole('option', { name: /Announcements\s*of this plan, under What/ })
+    .click();
+  await expect(page.getByRole('group', { name: 'The things shown' })).toContainText('17 of 236 things shown');
+  await field.fill('due dates');
+  await expect(page.getByRole('option', { name: /Dates\s*this plan, When/ })).toBeVisible();
+  await field.press('Enter');
+  await expect(page.getByRole('link', { name: /^When/ })).toHaveAttribute('aria-current', 'page');
 });
 
 test('the list keeps its place while one looks inside a course, and at anything in it', async ({ page, app }) => {

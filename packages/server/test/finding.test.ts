@@ -26,6 +26,12 @@ describe('finding', () => {
     ['half a word', 'freshw', ECO],
     ['title, instructor and season', 'freshwater marant spring', ECO],
     ['a term in short', 'eco s26', ['eco214-s26-01']],
+    ['a term run together', 'eco spring26', ['eco214-s26-01']],
+    ['class days', 'eco tue thu', ['eco214-s27-02']],
+    ['class days written together', 'eco tth', ['eco214-s27-02']],
+    ['an academic year', 'eco 2025-26', ['eco214-s26-01']],
+    ['the last academic year', 'freshwater last year', ['eco214-s26-01']],
+    ['what it is', 'beekeeping development', ['apc120-dev']],
     ['an id', 'eco214-s26-01', ['eco214-s26-01']],
     ['words in any order', '2026 marant ecology', ['eco214-s26-01']],
     ['accents left out or put in', 'máránt freshwáter s26', ['eco214-s26-01']],
@@ -44,6 +50,19 @@ describe('finding', () => {
     expect(found.instead).toEqual([{ typed: words, words: ['freshwater'] }]);
   });
 
+  it('class days by which a course is found follow those that are set', async () => {
+    const marant = agents.get('p-marant')!;
+    const { body } = await marant.get('/api/courses/eco214-s27-03/calendar').expect(200);
+    expect(await ids('eco friday')).toEqual([]);
+    const time = {
+      version: body.version,
+      partId: null,
+      additions: body.additions,
+      meetings: [{ weekday: 5, start: '09:00', end: '10:00' }],
+    };
+    await marant.put('/api/courses/eco214-s27-03/calendar').send(time).expect(204);
+    expect(await ids('eco friday')).toEqual(['eco214-s27-03']);
+  });
   it('a typo in a code that runs into its number', async () => {
     const { courses, instead } = await find({ words: 'ecp214' });
     expect(courses.map(({ id }) => id)).toEqual(ECO);

@@ -64,6 +64,10 @@ describe('words', () => {
           term: 'Spring 2027',
           campus: null,
           people: [person],
+          type: 'course',
+          archived: false,
+          firstDay: '2027-01-11',
+          weekdays: [],
         });
         for (const word of [...wordsIn(title), ...wordsIn(person)]) expect(words).toContain(word);
         expect(words).not.toContain('');

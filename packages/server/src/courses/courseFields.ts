@@ -21,8 +21,9 @@ export async function writeCourseFields(
 ): Promise<void> {
   const columns = { ...fields, ...(additions === undefined ? {} : { calendarAdditions: additions }) };
   if (Object.keys(columns).length > 0) await manager.update(CourseRow, { id: courseId }, columns as Partial<CourseRow>);
-  if (fields.title !== undefined) await indexCourses(manager, [courseId]);
   if (archived !== undefined) await setArchived(manager, courseId, archived);
+  const isFoundBy = [fields.title, fields.meetings, archived].some((each) => each !== undefined);
+  if (isFoundBy) await indexCourses(manager, [courseId]);
 }
 
 /** Puts a course out of the way, or brings it back; every thing has the state again that it had before. */

@@ -1,12 +1,14 @@
 import { ROWS, VALUES } from '../database/lists.js';
-import { findableWords, parseDay, type FindableCourse } from '@yarin/core';
+import { findableWords, parseDay, type FindableCourse, type Meeting } from '@yarin/core';
 import type { DataSource, EntityManager } from 'typeorm';
 
-interface IndexedRow extends Omit<FindableCourse, 'people'> {
+interface IndexedRow extends Omit<FindableCourse, 'people' | 'archived' | 'weekdays'> {
   readonly row: number;
   readonly findId: number | null;
-  readonly firstDay: string;
   readonly people: string;
+  readonly archived: number;
+  /** A list as JSON. */
+  readonly meetings: string;
 }
 
 /** Rows of the index stand by term, so that the latest come first without sorting. */
@@ -20,7 +22,8 @@ const TERM_STEP = 100_000_000;
 export async function indexCourses(manager: EntityManager, courseIds?: readonly string[]): Promise<void> {
   const rows = await manager.query<IndexedRow[]>(
     `SELECT course.rowid AS row, course.find_id AS findId, course.id, course.code, course.number, course.section,
-            course.title, course.campus, term.name AS term, term.first_day AS firstDay,
+            course.title, course.campus, course.type, course.archived, course.meetings, term.name AS term,
+            term.first_day AS firstDay,
             coalesce((SELECT group_concat(given_name || ' ' || family_name, ' ')
                FROM course_staff JOIN person ON person.id = course_staff.person_id
               WHERE course_staff.course_id = course.id AND course_staff.role <> 'assistant'), '') AS people
@@ -28,11 +31,14 @@ export async function indexCourses(manager: EntityManager, courseIds?: readonly 
       WHERE ${courseIds === undefined ? '1' : `course.id IN ${VALUES}`}`,
     courseIds === undefined ? [] : [JSON.stringify(courseIds)],
   );
-  const indexed = rows.map(({ people, row, firstDay, ...course }) => ({
-    id: course.id,
-    findId: (parseDay(firstDay) + 1) * TERM_STEP + row,
-    words: findableWords({ ...course, people: [people] }).join(' '),
-  }));
+  const indexed = rows.map(({ people, row, archived, meetings, ...course }) => {
+    const weekdays = (JSON.parse(meetings) as Meeting[]).map(({ weekday }) => weekday);
+    return {
+      id: course.id,
+      findId: (parseDay(course.firstDay) + 1) * TERM_STEP + row,
+      words: findableWords({ ...course, people: [people], archived: archived === 1, weekdays }).join(' '),
+    };
+  });
   await forget(
     manager,
     rows.flatMap(({ findId }) => findId ?? []),

@@ -12,6 +12,7 @@ import { Counting1764576000000 } from './migrations/1764576000000-Counting.js';
 import { DeskLists1764662400000 } from './migrations/1764662400000-DeskLists.js';
 import { Journals1764748800000 } from './migrations/1764748800000-Journals.js';
 import { Deeds1764835200000 } from './migrations/1764835200000-Deeds.js';
+import { FoundByMore1764921600000 } from './migrations/1764921600000-FoundByMore.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 /** The database within a data folder. */
@@ -36,6 +37,7 @@ function options(dataFolder: string): DataSourceOptions {
       DeskLists1764662400000,
       Journals1764748800000,
       Deeds1764835200000,
+      FoundByMore1764921600000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

@@ -1,5 +1,5 @@
 import { VALUES } from '../database/lists.js';
-import { wordsIn, type FoundView, type RightsPerson, type When } from '@yarin/core';
+import { wordsAsked, type FoundView, type RightsPerson, type When } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { allOf, EVERY, isAllowed, isTaughtBy, summariesWhere, type Condition } from '../courses/courseSummaries.js';
 import type { Vocabulary } from './vocabulary.js';
@@ -37,7 +37,7 @@ export async function findCourses(
   today: string,
   most: number,
 ): Promise<Found> {
-  const words = wordsIn(typed).slice(0, MOST_WORDS);
+  const words = wordsAsked(typed, today).slice(0, MOST_WORDS);
   const allowed = allOf(isAllowed(filters.usable ? 'use' : 'read', person), ...conditionsOf(person, filters, today));
   const exact = await lookUp(manager, person, words.map(begins).join(' AND '), allowed, most);
   if (exact.total > 0 || words.length === 0) return { ...exact, instead: [] };

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { KIND_WORDS, type CourseSummary, type FoundThing } from '@yarin/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
-import { useRouter, type RouteLocationRaw } from 'vue-router';
+import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router';
 import { courseName, termLabel } from '../shared/courseLine.js';
 import { find } from '../shared/api/find.js';
+import { actOffers } from './acts.js';
 import { useKeys } from '../shared/useKeys.js';
 import { count } from '../shared/words.js';
 
@@ -21,6 +22,7 @@ interface Offer {
 }
 
 const router = useRouter();
+const route = useRoute();
 const words = ref('');
 const offers = shallowRef<readonly Offer[]>([]);
 const answered = ref(false);
@@ -38,6 +40,8 @@ const courseOffer = (course: CourseSummary): Offer => ({
   detail: course.instructors.join(', '),
   to: { name: 'course', params: { id: course.id } },
 });
+/** Acts and kinds by everyday words, behind the courses: whoever types a code opens its course as ever. */
+const waysFor = (text: string): Offer[] => actOffers(text, route).map((way) => ({ ...way, term: 'go to' }));
 const thingOffer = ({ courseId, courseCode, key, title, term, kind }: FoundThing): Offer => ({
   id: `${courseId} ${key}`,
   term,
@@ -62,9 +66,10 @@ async function look(text: string): Promise<void> {
   const all = found === null ? 0 : found.total + found.thingsTotal;
   offers.value =
     found === null
-      ? []
+      ? waysFor(text)
       : [
           ...found.courses.map(courseOffer),
+          ...waysFor(text),
           ...found.things.slice(0, MOST_THINGS).map(thingOffer),
           {
             id: 'all',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { lockedItems, type Verb } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
@@ -19,8 +20,18 @@ import { useSpreadRows } from './rows/useSpreadRows.js';
 const plan = usePlanStore();
 const { toggle, takeOut } = useChoosing();
 const { announce } = useAnnouncer();
+const route = useRoute();
 const grouping = ref<Grouping>('outline');
 const filter = ref('');
+/** Another place can lead here to things of one kind, or to a way to look. */
+watch(
+  () => [route.query.only, route.query.by],
+  ([only, by]) => {
+    if (typeof only === 'string') filter.value = only;
+    if (by === 'category') grouping.value = by;
+  },
+  { immediate: true },
+);
 const focused = ref(0);
 /** The row of the new page that is focused by itself: it answers to nothing on the old one. */
 const ownFocused = ref<string>();
