@@ -10,6 +10,7 @@ test('the spread by kind counts every kind and leaves one with a press', async (
   await expect(units).toHaveAttribute('aria-checked', 'mixed');
   const tree = page.getByRole('tree');
   await tree.focus();
+  await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('End');
   await expect(page.getByRole('treeitem', { name: /Course settings/ })).toBeVisible();
   await page

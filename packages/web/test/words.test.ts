@@ -124,6 +124,26 @@ describe('words of the plan', () => {
       'Comes along: needed by what you bring | Streams | 1',
     ]);
   });
+  it('say which entries of the menu stay with what they lead to', () => {
+    const items = [
+      { id: 'p', kind: 'page', title: 'Salt', contentHash: '' },
+      { id: 'q', kind: 'page', title: 'Silt', contentHash: '' },
+      { id: 's', kind: 'courseSettings', title: 'Settings', contentHash: '', details: { home: 'q', menu: ['p'] } },
+    ];
+    const lines = [
+      line('p', 'leave', { why: [{ reason: 'item' }] }),
+      line('q', 'add', { to: 'q' }),
+      line('s', 'add', { to: 's' }),
+    ];
+    const told = fateLines({ items } as unknown as Snapshot, shellWith(), {
+      ...preview,
+      lines,
+      items: [],
+    } as unknown as Preview);
+    expect(told.map(({ title, detail }) => `${title} | ${detail}`)).toContain(
+      'Stays behind with what it leads to: in the menu, or as the home page | Salt',
+    );
+  });
   it('say what the old course has no more, and what is taken out of the shell for it', () => {
     const gone = (to: string, rest: object = {}) => ({ ...line(to, 'gone'), to, ...rest });
     const lines = [gone('old'), gone('older'), gone('out', { takenOut: true }), gone('by hand')];

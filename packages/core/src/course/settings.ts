@@ -68,13 +68,13 @@ interface Side {
  * The settings as they land: each one that comes from the source, with where it leads in the new course; the others as
  * the shell has them. What lets people in never comes.
  *
- * @param newId  where an item of the source stands in the new course; itself when it does not
+ * @param landsAt  where an item of the source stands in the new course; null when it stays behind: what leads to it stays too
  */
 export function landedSettings(
   source: Side & { readonly settings: SnapshotItem },
   shell: Side,
   choices: Choices,
-  newId: (id: string) => string,
+  landsAt: (id: string) => string | null,
 ): { readonly details: Record<string, unknown>; readonly links: Link[] } {
   const comes = (name: string): boolean => choices.settings?.[name] !== 'leave';
   const old = homeAndMenu(source.settings, source.keys);
@@ -83,9 +83,13 @@ export function landedSettings(
   const others = Object.entries(source.settings.details ?? {}).filter(
     ([name]) => !isSetting(name) && !NEVER_COMES.has(name) && comes(name),
   );
-  const home = comes('home') && old.home !== null ? newId(old.home) : here.home;
-  const menu = comes('menu') && old.menu.length > 0 ? old.menu.map(newId) : here.menu;
-  const picture = comes('picture') && old.picture !== null ? newId(old.picture) : here.picture;
+  const known = new Set(source.keys);
+  /** Entries that lead to no thing of the source, such as areas, stay as they are. */
+  const place = (entry: string | null): string | null => (entry === null || !known.has(entry) ? entry : landsAt(entry));
+  const oldMenu = comes('menu') ? old.menu.flatMap((entry) => place(entry) ?? []) : [];
+  const home = (comes('home') ? place(old.home) : null) ?? here.home;
+  const menu = oldMenu.length > 0 ? oldMenu : here.menu;
+  const picture = (comes('picture') ? place(old.picture) : null) ?? here.picture;
   const areas = comes('areas') ? { ...here.areas, ...old.areas } : here.areas;
   const details = {
     ...shell.settings?.details,

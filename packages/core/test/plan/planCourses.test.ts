@@ -256,6 +256,16 @@ describe('settings of the course', () => {
     });
     expect(landed({ settings: { home: 'leave', areas: 'leave' } }).details).toEqual({ menu: ['first'] });
   });
+  it('an entry of the menu stays with what it leads to, and so does the home page', () => {
+    expect(landed({ items: { home: 'leave' } }).details).toEqual({ menu: ['first'], areas: { files: 'Shelf' } });
+    expect(landed({ units: { first: 'leave' } })).toMatchObject({
+      details: { home: 'home', menu: ['own'] },
+      links: [
+        { type: 'shows', to: 'home' },
+        { type: 'shows', to: 'own' },
+      ],
+    });
+  });
 });
 
 describe('a syllabus', () => {

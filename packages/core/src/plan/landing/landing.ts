@@ -90,7 +90,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
     };
     if (line.verb === 'ask') written.set(line.to, { ...landed, ...answeredFields(landed, there!, answers![item.id]!) });
     else if (item.kind === 'courseSettings')
-      written.set(line.to, { ...landed, ...settingsOf(item, source, there, shell, choices, newId) });
+      written.set(line.to, { ...landed, ...settingsOf(item, source, there, shell, choices, comesTo) });
     else written.set(line.to, landed);
   }
   const rest = shell.items
@@ -202,14 +202,14 @@ function settingsOf(
   there: SnapshotItem | undefined,
   shell: Snapshot,
   choices: Choices,
-  newId: (id: string) => string,
+  landsAt: (id: string) => string | null,
 ): Pick<PreviewItem, 'details' | 'links'> {
   const keys = (items: readonly SnapshotItem[]): string[] => items.map(({ id }) => id);
   return landedSettings(
     { settings: item, keys: keys(source.items) },
     { settings: there, keys: keys(shell.items) },
     choices,
-    newId,
+    landsAt,
   );
 }
 

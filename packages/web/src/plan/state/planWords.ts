@@ -1,8 +1,11 @@
 import {
   FINDING_WORDS,
   firstFew,
+  homeAndMenu,
+  isWritten,
   LEARNER_SORTS,
   planMapWords,
+  staysBehind,
   type FindingName,
   type LearnerCounts,
   type PlanPolicy,
@@ -86,6 +89,15 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       number: String(emptyLines.length),
       knot: 'what',
     });
+  const entries = entriesLeft(source, preview);
+  if (entries.length > 0)
+    lines.push({
+      key: 'entries',
+      title: 'Stays behind with what it leads to: in the menu, or as the home page',
+      detail: titles(entries),
+      number: String(entries.length),
+      knot: 'what',
+    });
   if (needed.length > 0)
     lines.push({
       key: 'needed',
@@ -120,6 +132,18 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       });
   }
   return lines;
+}
+
+/** What the menu or the home page of the old course leads to, and stays behind while its settings come. */
+function entriesLeft({ items }: Snapshot, { lines }: Preview): SnapshotItem[] {
+  const at = items.findIndex(({ kind }) => kind === 'courseSettings');
+  if (at < 0 || lines[at] === undefined || !isWritten(lines[at])) return [];
+  const { home, menu } = homeAndMenu(
+    items[at],
+    items.map(({ id }) => id),
+  );
+  const named = new Set([home, ...menu]);
+  return items.filter(({ id }, index) => named.has(id) && lines[index]?.item === id && staysBehind(lines[index]));
 }
 
 export const summedLearners = (counts: readonly LearnerCounts[]): LearnerCounts =>
