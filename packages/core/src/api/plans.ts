@@ -85,7 +85,7 @@ export interface RunCounts {
   readonly added: number;
   readonly changed: number;
   readonly places: number;
-  /** Things that had left the source and were taken out here too; older records have none. */
+  /** Things of the shell that were taken out; older records have none. */
   readonly takenOut?: number;
   readonly dates: number;
   readonly left: number;

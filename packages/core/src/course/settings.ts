@@ -60,6 +60,8 @@ export function settingsPresent(settings: SnapshotItem, keys: Iterable<string>):
 }
 
 interface Side {
+  /** Of the shell: what is taken out, so that nothing leads to it. */
+  readonly out?: ReadonlySet<string>;
   readonly settings: SnapshotItem | undefined;
   readonly keys: Iterable<string>;
 }
@@ -78,7 +80,7 @@ export function landedSettings(
 ): { readonly details: Record<string, unknown>; readonly links: Link[] } {
   const comes = (name: string): boolean => choices.settings?.[name] !== 'leave';
   const old = homeAndMenu(source.settings, source.keys);
-  const here = homeAndMenu(shell.settings, shell.keys);
+  const here = withoutOut(homeAndMenu(shell.settings, shell.keys), shell.out);
   const isSetting = (name: string): boolean => (SETTING_NAMES as readonly string[]).includes(name);
   const others = Object.entries(source.settings.details ?? {}).filter(
     ([name]) => !isSetting(name) && !NEVER_COMES.has(name) && comes(name),
@@ -92,7 +94,7 @@ export function landedSettings(
   const picture = (comes('picture') ? place(old.picture) : null) ?? here.picture;
   const areas = comes('areas') ? { ...here.areas, ...old.areas } : here.areas;
   const details = {
-    ...shell.settings?.details,
+    ...Object.fromEntries(Object.entries(shell.settings?.details ?? {}).filter(([name]) => !isSetting(name))),
     ...Object.fromEntries(others),
     ...(home === null ? {} : { home }),
     ...(menu.length === 0 ? {} : { menu: [...menu] }),
@@ -106,5 +108,15 @@ export function landedSettings(
       ...shown.map((to): Link => ({ type: 'shows', to })),
       ...(picture === null ? [] : [{ type: 'embeds', to: picture } as const]),
     ],
+  };
+}
+
+function withoutOut(here: HomeAndMenu, out: ReadonlySet<string> = new Set()): HomeAndMenu {
+  const kept = (entry: string | null): string | null => (entry === null || out.has(entry) ? null : entry);
+  return {
+    ...here,
+    home: kept(here.home),
+    picture: kept(here.picture),
+    menu: here.menu.filter((entry) => !out.has(entry)),
   };
 }

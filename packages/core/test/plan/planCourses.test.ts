@@ -256,6 +256,12 @@ describe('settings of the course', () => {
     });
     expect(landed({ settings: { home: 'leave', areas: 'leave' } }).details).toEqual({ menu: ['first'] });
   });
+  it('an entry of the shell’s menu goes with what is taken out', () => {
+    expect(landed({ settings: { menu: 'leave' }, takeOut: { own: true } }).details).toEqual({
+      home: 'home',
+      areas: { files: 'Shelf' },
+    });
+  });
   it('an entry of the menu stays with what it leads to, and so does the home page', () => {
     expect(landed({ items: { home: 'leave' } }).details).toEqual({ menu: ['first'], areas: { files: 'Shelf' } });
     expect(landed({ units: { first: 'leave' } })).toMatchObject({

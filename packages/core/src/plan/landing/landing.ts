@@ -90,7 +90,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
     };
     if (line.verb === 'ask') written.set(line.to, { ...landed, ...answeredFields(landed, there!, answers![item.id]!) });
     else if (item.kind === 'courseSettings')
-      written.set(line.to, { ...landed, ...settingsOf(item, source, there, shell, choices, comesTo) });
+      written.set(line.to, { ...landed, ...settingsOf(item, source, { there, shell, out }, choices, comesTo) });
     else written.set(line.to, landed);
   }
   const rest = shell.items
@@ -199,15 +199,14 @@ function landedDetails(
 function settingsOf(
   item: SnapshotItem,
   source: Snapshot,
-  there: SnapshotItem | undefined,
-  shell: Snapshot,
+  { there, shell, out }: { there: SnapshotItem | undefined; shell: Snapshot; out: ReadonlySet<string> },
   choices: Choices,
   landsAt: (id: string) => string | null,
 ): Pick<PreviewItem, 'details' | 'links'> {
   const keys = (items: readonly SnapshotItem[]): string[] => items.map(({ id }) => id);
   return landedSettings(
     { settings: item, keys: keys(source.items) },
-    { settings: there, keys: keys(shell.items) },
+    { settings: there, keys: keys(shell.items), out },
     choices,
     landsAt,
   );

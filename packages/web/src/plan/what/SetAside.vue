@@ -2,16 +2,14 @@
 import { ref } from 'vue';
 import type { StripPanel } from './panels/stripPanel.js';
 import { useAnswers } from './panels/useAnswers.js';
-import { useGone } from './panels/useGone.js';
-import { useOwn } from './panels/useOwn.js';
 import { useReasons } from './panels/useReasons.js';
+import { useShellThings } from './panels/useShellThings.js';
 
 /** What is set aside and why, what needs a decision, and what only the shell has: each opens at a press. */
 const opened = defineModel<StripPanel | null>('opened', { required: true });
 const { aside, noted } = useReasons();
 const { waiting } = useAnswers();
-const { gone } = useGone();
-const { own } = useOwn();
+const { gone, own } = useShellThings();
 const showsNoted = ref(false);
 const toggle = (panel: StripPanel): void => void (opened.value = opened.value === panel ? null : panel);
 </script>

@@ -7,7 +7,7 @@ import AnswersPanel from './panels/AnswersPanel.vue';
 import FindingPanel from './panels/FindingPanel.vue';
 import GonePanel from './panels/GonePanel.vue';
 import type { StripPanel } from './panels/stripPanel.js';
-import { FOLDED_FIRST, NESTED, type Grouping } from './rows/grouping.js';
+import { NESTED, type Grouping } from './rows/grouping.js';
 import HowItComes from './panels/HowItComes.vue';
 import OwnPanel from './panels/OwnPanel.vue';
 import ProposedPanel from './panels/ProposedPanel.vue';
@@ -15,14 +15,15 @@ import RecipePanel from './panels/RecipePanel.vue';
 import SetAside from './SetAside.vue';
 import SourcesPanel from './panels/SourcesPanel.vue';
 import { useAnswers } from './panels/useAnswers.js';
-import { useGone } from './panels/useGone.js';
-import { useOwn } from './panels/useOwn.js';
+import { useShellThings } from './panels/useShellThings.js';
 import { useReasons } from './panels/useReasons.js';
 import { useChoosing } from './rows/useChoosing.js';
 
 const grouping = defineModel<Grouping>('grouping', { required: true });
 const filter = defineModel<string>('filter', { required: true });
-const { shown: shownThings } = defineProps<{
+const { shown: shownThings, isFolded } = defineProps<{
+  /** The headings are folded, but those that somebody opened. */
+  isFolded: boolean;
   /** With a filter in force: the things that the rows shown stand for. */
   shown: readonly string[];
 }>();
@@ -31,8 +32,7 @@ const emit = defineEmits<{ open: [item: string]; openOwn: [item: string]; foldAl
 const plan = usePlanStore();
 const { reasons } = useReasons();
 const { waiting } = useAnswers();
-const { gone } = useGone();
-const { own } = useOwn();
+const { gone, own } = useShellThings();
 const { chooseThese } = useChoosing();
 const route = useRoute();
 const SHOWN = { decisions: 'answers', sources: 'sources' } as const;
@@ -54,14 +54,6 @@ const groupings = computed((): readonly Grouping[] => [
   ...(plan.ground!.lineage.length > 0 ? (['change'] as const) : []),
   ...(plan.sources.length > 1 ? (['source'] as const) : []),
 ]);
-/** Whether the next press on it folds all headings; what was opened by hand follows. */
-const folds = ref(true);
-watch(grouping, (by) => (folds.value = !FOLDED_FIRST.has(by)));
-function foldAll(): void {
-  emit('foldAll', folds.value);
-  folds.value = !folds.value;
-}
-
 const shown = computed(() => reasons.value.find(({ name }) => name === opened.value));
 /** A thing that is opened has the page to itself. */
 function open(item: string): void {
@@ -107,8 +99,8 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
           {{ each }}
         </button>
       </span>
-      <button class="plain-link" :disabled="shownThings.length > 0" @click="foldAll">
-        {{ folds ? (NESTED.has(grouping) ? 'fold units' : 'fold all') : 'unfold all' }}
+      <button class="plain-link" :disabled="shownThings.length > 0" @click="emit('foldAll', !isFolded)">
+        {{ isFolded ? 'unfold all' : NESTED.has(grouping) ? 'fold units' : 'fold all' }}
       </button>
       <button
         class="plain-link"
@@ -146,7 +138,7 @@ const toggle = (panel: typeof opened.value): void => void (opened.value = opened
     </div>
     <FindingPanel v-if="shown" :reason="shown" @close="opened = null" @open="open" />
     <AnswersPanel v-else-if="opened === 'answers' && waiting > 0" @open="open" />
-    <GonePanel v-else-if="opened === 'gone' && gone.length > 0" />
+    <GonePanel v-else-if="opened === 'gone' && gone.length > 0" @open="openOwn" />
     <OwnPanel v-else-if="opened === 'own' && own.length > 0" @open="openOwn" />
     <ProposedPanel v-else-if="opened === 'proposed'" />
     <HowItComes v-else-if="opened === 'how'" />

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { lockedItems, type Verb } from '@yarin/core';
+import { lockedItems } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { useAnnouncer } from '../../shared/announcer.js';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
 import FacingOwn from './turned/FacingOwn.vue';
@@ -14,12 +13,11 @@ import SpreadStrip from './SpreadStrip.vue';
 import type { Grouping } from './rows/grouping.js';
 import { useLevelScroll } from './rows/useLevelScroll.js';
 import type { OldRow } from './rows/spreadRow.js';
-import { useChoosing } from './rows/useChoosing.js';
+import { useSpreadActs } from './rows/useSpreadActs.js';
 import { useSpreadRows } from './rows/useSpreadRows.js';
+import { useTallies } from './rows/useTallies.js';
 
 const plan = usePlanStore();
-const { toggle, takeOut } = useChoosing();
-const { announce } = useAnnouncer();
 const route = useRoute();
 const grouping = ref<Grouping>('outline');
 const filter = ref('');
@@ -41,6 +39,7 @@ const openedOwn = ref<string>();
 const locked = computed(() => lockedItems(plan.view!.standingRecipe, plan.ground!));
 const spread = useSpreadRows(grouping, filter, locked);
 const { left, right, placeOf, isNarrowed } = spread;
+const tallies = useTallies();
 /** A thing that comes from another course now is no more on the page under its old name. */
 const turnedTo = computed(() =>
   spread.allOld.value.find(({ key, item }) => item !== undefined && key === openedOld.value),
@@ -50,62 +49,9 @@ const isTurned = computed(() => turnedTo.value !== undefined || ownTurnedTo.valu
 const oldPage = useTemplateRef<InstanceType<typeof SpreadPage>>('oldPage');
 const newPage = useTemplateRef<InstanceType<typeof SpreadPage>>('newPage');
 
-const tallies = computed(() => {
-  const counted = new Map<Verb, number>();
-  let out = 0;
-  for (const { verb, takenOut } of plan.preview!.lines)
-    if (takenOut === true) out++;
-    else counted.set(verb, (counted.get(verb) ?? 0) + 1);
-  const of = (...verbs: Verb[]): number => verbs.reduce((sum, verb) => sum + (counted.get(verb) ?? 0), 0);
-  const parts = of('add', 'update') > 0 || of('join', 'same', 'here') === 0 ? [`${of('add', 'update')} come`] : [];
-  if (of('join', 'same') > 0)
-    parts.push(plan.isDone ? `${of('join', 'same')} are there` : `${of('join', 'same')} join`);
-  if (of('here') > 0) parts.push(`${of('here')} ${of('here') === 1 ? 'was' : 'were'} here`);
-  if (out > 0) parts.push(`${out} taken out`);
-  return parts.join(' · ');
-});
-
 const { scrolls, scrolled } = useLevelScroll(spread.anchors, oldPage, newPage);
 
-function act(row: OldRow): void {
-  if (row.covers.every((id) => locked.value.has(id))) {
-    announce(
-      `${row.title}: the recipe “${plan.view!.standingRecipe!.name}” decides about it; an administrator can change that.`,
-    );
-    return;
-  }
-  toggle(row);
-  void nextTick(() => {
-    const now = spread.allOld.value.find(({ key }) => key === row.key);
-    announce(
-      `${row.title}: ${now?.box === 'on' ? 'comes' : now?.box === 'part' ? 'comes in part' : 'stays behind'}. ${plan.totals.come} of ${plan.totals.of} come.`,
-    );
-  });
-}
-function actOld(key: string): void {
-  const row = left.value.find((each) => each.key === key);
-  if (row !== undefined) act(row);
-}
-function actNew(key: string): void {
-  const row = right.value.find((each) => each.key === key);
-  if (row === undefined) return;
-  if (row.box === undefined) {
-    announce(`${row.title} comes from the old course, or is the college’s. Choose it on the left page.`);
-    return;
-  }
-  const out = row.box === 'on';
-  takeOut(
-    row.covers,
-    out,
-    row.covers.length === 1 ? row.title : `${count(row.covers.length, 'thing')} of ${row.title}`,
-  );
-  void nextTick(() => {
-    const now = right.value.find((each) => each.key === key)?.box;
-    announce(
-      `${row.title}: ${now === 'on' ? 'stays' : now === 'part' ? 'stays in part, since others need it' : 'is taken out with the run'}.`,
-    );
-  });
-}
+const { act, actOld, actNew } = useSpreadActs(spread, locked);
 
 function openItem(id: string): void {
   filter.value = '';
@@ -149,6 +95,7 @@ watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old
       v-model:grouping="grouping"
       v-model:filter="filter"
       :shown="spread.shown.value"
+      :is-folded="spread.isAllFolded.value"
       @open="openItem"
       @open-own="(id) => (openedOwn = id)"
       @fold-all="spread.foldAll"

@@ -46,14 +46,8 @@ const changes = computed(() => {
   </section>
 </template>
 
+<style scoped src="./panel.css"></style>
 <style scoped>
-.panel {
-  padding: 4px var(--margin) 10px;
-  border-top: 1px solid var(--rule-faint);
-  max-height: 260px;
-  overflow: auto;
-}
-
 ul {
   margin: 4px 0 8px;
   padding-left: 18px;

@@ -13,6 +13,8 @@ export function useFolding(planId: string, grouping: Readonly<Ref<Grouping>>) {
   );
   const set = (now: Folds): void => void (all.value = { ...all.value, [grouping.value]: now });
   return {
+    /** All but those that somebody turned. */
+    isAllFolded: computed(() => folds.value.all),
     isFolded: (key: string): boolean => isFolded(folds.value, key),
     turn: (key: string): void => set(turned(folds.value, key)),
     turnAll: (fold: boolean): void => set({ all: fold, others: [] }),

@@ -102,5 +102,6 @@ export function useSpreadRows(
     old: { holding: holdingOld, isFolded: isFoldedOld, fold: folding.turn },
     new: { holding: holdingNew, isFolded: isFoldedNew, fold: (key: string) => folding.turn(oldKeyOf(key)) },
     foldAll: folding.turnAll,
+    isAllFolded: folding.isAllFolded,
   };
 }

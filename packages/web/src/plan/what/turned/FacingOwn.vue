@@ -8,7 +8,7 @@ import { sentenceOf } from '../../../shared/api/client.js';
 import { momentWords } from '../../../shared/readersDates.js';
 import { useKeys } from '../../../shared/useKeys.js';
 import { usePlanStore } from '../../state/planStore.js';
-import { useOwn } from '../panels/useOwn.js';
+import { useShellThings } from '../panels/useShellThings.js';
 import { useChoosing } from '../rows/useChoosing.js';
 
 /** A thing that only the shell has, beside what of the old course has its name and stays behind. */
@@ -18,7 +18,7 @@ const emit = defineEmits<{ close: [] }>();
 const plan = usePlanStore();
 const router = useRouter();
 const { takeOut } = useChoosing();
-const { saidOf } = useOwn();
+const { saidOfOwn } = useShellThings();
 const view = ref<ItemView>();
 const old = ref<ItemView>();
 const failure = ref('');
@@ -56,7 +56,7 @@ const textOf = (shown: ItemView | undefined): string | undefined =>
     <p class="way">
       <button ref="back" class="plain-link" @click="emit('close')">Back to the spread</button>
       <button v-if="may" class="plain-link" @click="turn">{{ isAsked ? 'keep it' : 'take it out' }}</button>
-      <span class="quiet">{{ saidOf(item) }}</span>
+      <span class="quiet">{{ saidOfOwn(item) }}</span>
     </p>
     <article class="sheet" aria-label="In the old course">
       <p class="quiet small">{{ plan.sides!.old.term }}, as it was</p>
