@@ -265,7 +265,7 @@ test('brought again: what changed is marked, what left the old course is taken o
   await expect(out).toHaveAttribute('aria-checked', 'false');
 
   await page.getByRole('button', { name: 'gone from the old course 1' }).click();
-  await page.getByRole('button', { name: 'take it out here too' }).click();
+  await page.getByRole('button', { name: 'take out Swarming' }).click();
   await page.getByRole('button', { name: 'Bring 1, take 1 out' }).click();
   const done = page.getByRole('region', { name: 'What was done' });
   await expect(done).toContainText('1 thing taken out');

@@ -17,6 +17,7 @@ const KEYS: Readonly<Record<string, Keys>> = {
   ],
   what: [
     ['space', 'bring or leave'],
+    ['← →', 'fold'],
     ['Enter', 'open'],
     ['Esc', 'the plan'],
     ['?', 'keys'],

@@ -1,5 +1,4 @@
 import {
-  applyDecisionChanges,
   type BringOutcome,
   type Choices,
   type Decisions,
@@ -27,13 +26,7 @@ import { usePlanSources } from './usePlanSources.js';
 import { NOTHING_DECIDED, useSaving } from './useSaving.js';
 import { useStanding } from './useStanding.js';
 import { useTakeBack } from './useTakeBack.js';
-import { useUndo } from '../../shared/useUndo.js';
-
-/** What of a plan can be undone: what was decided, and from which courses it brings. */
-interface PlanState {
-  readonly decisions: Decisions;
-  readonly sources: readonly string[];
-}
+import { usePlanUndo } from './usePlanUndo.js';
 
 /** One plan: what the server knows of it, what the person decides, and the preview that follows at once. */
 export const usePlanStore = defineStore('plan', () => {
@@ -43,13 +36,12 @@ export const usePlanStore = defineStore('plan', () => {
   const trouble = ref('');
   const runs = useRunStore();
   const { announce } = useAnnouncer();
-  const undoing = useUndo<PlanState>();
   const saver = useSaving({
     decisions,
     trouble,
     takeIn(loaded, theirs) {
       view.value = loaded;
-      undoing.through((state) => ({ ...state, decisions: applyDecisionChanges(state.decisions, theirs) }));
+      undoing.through(theirs);
     },
   });
   /** Doubts that settling the last ones opened. */
@@ -57,6 +49,14 @@ export const usePlanStore = defineStore('plan', () => {
 
   const from = usePlanSources(view, decisions);
   const { sources, policies, policy } = from;
+  const undoing = usePlanUndo({
+    decisions,
+    sources: () => sources.value.map(({ source }) => source.course.id),
+    nameOf: from.nameOf,
+    apply,
+    changeTo,
+    comeWords: () => `${totals.value.come} of ${totals.value.of} come`,
+  });
   const decided = computed<PlanDecided>(() => ({
     decisions: decisions.value,
     policy: policy.value,
@@ -107,7 +107,7 @@ export const usePlanStore = defineStore('plan', () => {
   /** @param what  what was done, as it is said where it can be undone: “leave Quiz 3” */
   function decide(change: Partial<Decisions>, what: string): void {
     if (view.value?.right.may !== true) return;
-    undoing.note(stateNow(), what);
+    undoing.note(what);
     apply({ ...decisions.value, ...change });
   }
 
@@ -117,28 +117,6 @@ export const usePlanStore = defineStore('plan', () => {
     decisions.value = next;
     saver.saveSoon(view.value!.id);
     announce(`${totals.value.come} of ${totals.value.of} come, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
-  }
-
-  const stateNow = (): PlanState => ({ decisions: decisions.value, sources: sourceIds() });
-  const sourceIds = (): readonly string[] => sources.value.map(({ source }) => source.course.id);
-
-  /** Goes to a state of the plan: the courses that it brings from, then what is decided. */
-  async function goTo({ decisions: next, sources: ids }: PlanState): Promise<boolean> {
-    if (ids.join() !== sourceIds().join() && !(await changeTo(ids))) return false;
-    apply(next);
-    return true;
-  }
-
-  async function undo(): Promise<void> {
-    const before = undoing.undo(stateNow());
-    if (before !== undefined && (await goTo(before.state)))
-      announce(`Undone: ${before.what}. ${totals.value.come} of ${totals.value.of} come.`);
-  }
-
-  async function redo(): Promise<void> {
-    const after = undoing.redo(stateNow());
-    if (after !== undefined && (await goTo(after.state)))
-      announce(`Done again: ${after.what}. ${totals.value.come} of ${totals.value.of} come.`);
   }
 
   const choose = (choices: Choices, what: string): void =>
@@ -167,23 +145,7 @@ export const usePlanStore = defineStore('plan', () => {
     }
   };
 
-  /** Says from which courses the plan brings, the one that goes before the others first. */
-  async function bringFrom(ids: readonly string[]): Promise<void> {
-    const before = stateNow();
-    if (!(await changeTo(ids))) return;
-    const more = ids.find((id) => !before.sources.includes(id));
-    const fewer = before.sources.length > ids.length;
-    undoing.note(
-      before,
-      more !== undefined
-        ? `bring from ${from.nameOf(more)} too`
-        : fewer
-          ? 'bring from fewer courses'
-          : 'another order of the courses',
-    );
-    announce(`${count(ids.length, 'course')} to bring from. ${totals.value.come} of ${totals.value.of} come.`);
-  }
-
+  /** Says from which courses the plan brings; whether that was saved. */
   async function changeTo(ids: readonly string[]): Promise<boolean> {
     const plan = view.value;
     if (plan === null) return false;
@@ -284,10 +246,10 @@ export const usePlanStore = defineStore('plan', () => {
     opened,
     movedFrom: standing.movedFrom,
     putBackStanding: standing.putBackStanding,
-    bringFrom,
+    bringFrom: undoing.bringFrom,
     see,
-    undo,
-    redo,
+    undo: undoing.undo,
+    redo: undoing.redo,
     undoable: undoing.undoable,
     redoable: undoing.redoable,
     bring,
