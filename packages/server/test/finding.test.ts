@@ -1,6 +1,10 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { FoundView } from '@yarin/core';
-import { startServer, type TestServer } from './testServer.js';
+import { openForWriting } from '../src/database/driver.js';
+import { serverOn, startServer, undoMigration, type TestServer } from './testServer.js';
 
 describe('finding', () => {
   let server: TestServer;
@@ -62,6 +66,26 @@ describe('finding', () => {
     };
     await marant.put('/api/courses/eco214-s27-03/calendar').send(time).expect(204);
     expect(await ids('eco friday')).toEqual(['eco214-s27-03']);
+  });
+  it('a database of before courses were found by class days is indexed anew when it is opened', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'yarin-found-'));
+    const kept = join(folder, 'kept');
+    try {
+      await server.keepAs(kept);
+      const older = await openForWriting(kept);
+      await undoMigration(older, 'FoundByMore');
+      expect(await older.query('SELECT 1 FROM course_find')).toEqual([]);
+      await older.destroy();
+      const newer = await serverOn(kept);
+      try {
+        const { body } = await (await newer.as('p-marant')).get('/api/find').query({ words: 'eco tth' }).expect(200);
+        expect((body as FoundView).courses.map(({ id }) => id)).toEqual(['eco214-s27-02']);
+      } finally {
+        await newer.close();
+      }
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
   });
   it('a typo in a code that runs into its number', async () => {
     const { courses, instead } = await find({ words: 'ecp214' });

@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import type { CourseView, Deed, ItemView, PlanView } from '@yarin/core';
 import { openForWriting } from '../src/database/driver.js';
-import { dumpCourse, runPlan, serverOn, startServer, type TestServer } from './testServer.js';
+import { dumpCourse, runPlan, serverOn, startServer, undoMigration, type TestServer } from './testServer.js';
 
 const COURSE = 'eco214-s26-01';
 const SHELL = 'eco214-s27-02';
@@ -350,7 +350,7 @@ describe('a history of before changes were kept whole', () => {
     }
     await server.keepAs(join(folder, 'kept'));
     const older = await openForWriting(join(folder, 'kept'));
-    await older.undoLastMigration({ transaction: 'each' });
+    await undoMigration(older, 'Deeds');
     const rows = await older.query('SELECT title, body_hash FROM item_revision WHERE key = ? ORDER BY version', [page]);
     expect(rows).toMatchObject([
       { title: 'First', body_hash: null },

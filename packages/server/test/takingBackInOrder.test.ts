@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import type { CourseView, PlanView } from '@yarin/core';
 import { openForWriting } from '../src/database/driver.js';
-import { deciding, dumpCourse, runPlan, serverOn, startServer, type TestServer } from './testServer.js';
+import { deciding, dumpCourse, runPlan, serverOn, startServer, undoMigration, type TestServer } from './testServer.js';
 
 const DEV = 'apc120-dev';
 const SHELL = 'apc120-s27-01';
@@ -77,8 +77,7 @@ describe('two runs, of which the second takes out what the first brought', () =>
     try {
       await server.keepAs(kept);
       const older = await openForWriting(kept);
-      const journals = `SELECT 1 FROM migration WHERE name LIKE 'Journals%'`;
-      while ((await older.query(journals)).length > 0) await older.undoLastMigration({ transaction: 'each' });
+      await undoMigration(older, 'Journals');
       const [run] = await older.query('SELECT operations FROM run WHERE id = ?', [second]);
       expect(JSON.parse(run.operations)).toContainEqual(
         expect.objectContaining({

@@ -119,6 +119,12 @@ export async function serverOn(
 
 const TABLES = ['item', 'item_alias', 'item_link', 'moment', 'mark', 'learner_record', 'lineage'];
 
+/** Makes a database older: migrations are undone until the one of this name is. */
+export async function undoMigration(older: DataSource, name: string): Promise<void> {
+  const done = (): Promise<unknown[]> => older.query(`SELECT 1 FROM migration WHERE name LIKE ?`, [`${name}%`]);
+  while ((await done()).length > 0) await older.undoLastMigration({ transaction: 'each' });
+}
+
 /** Everything that a course holds, row by row, as one text: equal texts are equal courses to the byte. */
 export async function dumpCourse(reading: DataSource, courseId: string): Promise<string> {
   const parts: string[] = [];
