@@ -1,6 +1,9 @@
 import { expect, openPlan, signIn, test } from '../app.js';
 
-test('two could be it: both are shown with what speaks for and against, and one is chosen', async ({ page, app }) => {
+test('two could be it: both are shown with what speaks for and against, looked into and compared beside the list, and one is planned from: two presses', async ({
+  page,
+  app,
+}) => {
   await signIn(page, app);
   const shell = page.getByRole('region', { name: 'Relief Printmaking' });
   await expect(shell).toContainText('Two could be it');
@@ -13,12 +16,35 @@ test('two could be it: both are shown with what speaks for and against, and one 
   await expect(from.getByRole('listitem').nth(1)).toContainText('the last to run, Spring 2026');
   await expect(from.getByRole('listitem').nth(1)).toContainText('but taught by Ana Brandt, the shell by Ines Marant');
   await expect(page.getByRole('region', { name: 'Into' })).toContainText('What it holds is stock');
-  await from.getByRole('checkbox', { name: /Spring 2026/ }).check();
-  await page.getByRole('button', { name: 'Plan from Spring 2026' }).click();
+  await from.getByRole('radio', { name: /Fall 2025/ }).check();
+  const later = from.getByRole('listitem').nth(1);
+
+  // Looking leaves nothing that was ticked, by Esc and by the way back alike.
+  await later.getByRole('button', { name: 'beside the chosen one, thing by thing' }).click();
+  const both = page.getByRole('article', { name: 'Two courses, thing by thing' });
+  await expect(both.getByRole('radio', { name: 'alike 47' })).toBeChecked();
+  await both.getByRole('button', { name: 'Quiz 1' }).first().click();
+  await expect(both.getByRole('article', { name: 'In Spring 2026' })).toContainText('Quiz 1');
+  await page.keyboard.press('Escape');
+  await expect(both.getByRole('article')).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await later.getByRole('button', { name: 'look inside' }).click();
+  const inside = page.getByRole('article', { name: 'A look into PRN 110-01 Relief Printmaking, Spring 2026' });
+  await inside.getByRole('treeitem', { name: /Exercise 2: wood/ }).click();
+  await page.goBack();
+  await expect(page.getByRole('region', { name: 'Into' })).toBeVisible();
+  await expect(from.getByRole('radio', { name: /Fall 2025/ })).toBeChecked();
+
+  await later.getByRole('button', { name: 'look inside' }).click();
+  await inside.getByRole('button', { name: 'Plan from this' }).click();
   await expect(page.getByRole('button', { name: /^Bring \d+ things/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Spring 2026/ })).toBeVisible();
 });
 
-test('an old course is carried forward to two sections at once, each with a plan of its own', async ({ page, app }) => {
+test('an old course is carried forward to two sections at once, and the plans are gone through one after the other: four presses', async ({
+  page,
+  app,
+}) => {
   await signIn(page, app);
   await page.goto(`${app.address}/course/eco214-s26-01`);
   await page.getByRole('link', { name: 'Carry forward to …' }).click();
@@ -27,13 +53,14 @@ test('an old course is carried forward to two sections at once, each with a plan
   await into.getByRole('checkbox', { name: /ECO 214-02/ }).check();
   await into.getByRole('checkbox', { name: /ECO 214-03/ }).check();
   await page.getByRole('button', { name: 'Open 2 plans' }).click();
-  await expect(into.getByRole('link', { name: 'its plan is begun' })).toHaveCount(2);
-  await into
-    .getByRole('listitem')
-    .filter({ hasText: '214-03' })
-    .getByRole('link', { name: 'its plan is begun' })
-    .click();
+  const row = page.getByRole('navigation', { name: 'Plans opened together' });
+  await expect(row).toContainText('1 of 2 plans opened together');
+  await expect(page.getByText('section 02 · Tue Thu 14:00')).toBeVisible();
+  await row.getByRole('link', { name: 'next: ECO 214-03' }).click();
   await expect(page.getByText('section 03 · Mon Wed 10:00')).toBeVisible();
+  await expect(row).toContainText('2 of 2 plans opened together');
+  await page.goto(`${app.address}/pair/from/eco214-s26-01`);
+  await expect(into.getByRole('link', { name: 'its plan is begun' })).toHaveCount(2);
 });
 
 test('what was brought before, and what stands there by hand, is said first', async ({ page, app }) => {
@@ -63,7 +90,7 @@ test('a shell without predecessor is filled from any course that may be used', a
   const from = page.getByRole('region', { name: 'From' });
   await expect(from).toContainText('No earlier course has this code.');
   await from.getByRole('textbox', { name: 'Find another course to bring from' }).fill('geo305 fall 2026');
-  await from.getByRole('checkbox', { name: /Soil Survey/ }).check();
+  await from.getByRole('radio', { name: /Soil Survey/ }).check();
   await page.getByRole('button', { name: 'Plan from Fall 2026' }).click();
   await expect(page.getByRole('button', { name: /^Bring \d+ things/ })).toBeVisible();
 });
@@ -89,9 +116,22 @@ test('two courses go into one shell by one plan: what stands in both comes once,
   await signIn(page, app);
   await page.goto(`${app.address}/pair/into/eco214-s27-02`);
   const from = page.getByRole('region', { name: 'From' });
-  await expect(from.getByRole('checkbox', { name: /Spring 2026/ })).toBeChecked();
-  await from.getByRole('textbox', { name: 'Find another course to bring from' }).fill('field course');
-  await from.getByRole('checkbox', { name: /Field course/ }).check();
+  await expect(from.getByRole('radio', { name: /Spring 2026/ })).toBeChecked();
+
+  // What stands above is not listed again, and another one takes its place unless it is asked for too.
+  const words = from.getByRole('textbox', { name: 'Find another course to bring from' });
+  await words.fill('eco214 s26');
+  await expect(from.getByRole('status')).toHaveText('1 course that you may bring from; one of them stands above');
+  await words.clear();
+  await from.getByRole('checkbox', { name: 'templates' }).check();
+  await from.getByRole('radio', { name: /Field course/ }).check();
+  await expect(page.getByRole('button', { name: 'Plan from the shared template' })).toBeVisible();
+  await from.getByRole('radio', { name: /Spring 2026/ }).check();
+  await from
+    .getByRole('listitem')
+    .filter({ hasText: 'Field course' })
+    .getByRole('button', { name: 'bring from it too' })
+    .click();
   await page.getByRole('button', { name: 'Plan from 2 courses' }).click();
   await page.getByRole('link', { name: /^What 226 of 255/ }).click();
   const row = page.getByRole('treeitem', { name: /^Start here Spring 2026, also the shared template/ });

@@ -19,11 +19,20 @@ async function choose(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { level: 1, name: 'Spring 2027 starts in 48 days' }).waitFor();
 }
 
-test('somebody asks to be let in, the owner grants it, and both see it', async ({ page, app }) => {
+test('a course that is not open is found by code, term and teacher and asked for; its owner lets in, also unasked', async ({
+  page,
+  app,
+}) => {
   await enter(page, app, 'Ana Brandt');
   await page.goto(`${app.address}/course/eco214-s26-01`);
   await expect(page.getByRole('alert')).toContainText('It belongs to Ines Marant; ask to be let in.');
-  await page.getByRole('button', { name: 'Ask to use it as a source' }).click();
+  await page.goto(`${app.address}/find?words=freshwater`);
+  await expect(page.getByRole('region', { name: 'Courses found' })).toContainText('0 courses');
+  const closed = page.getByRole('region', { name: 'Not open to you' });
+  await expect(closed).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'Words to find courses by' }).fill('eco214 marant');
+  await expect(closed.getByRole('listitem')).toHaveText([/Spring 2026\s*ECO 214-01 · Ines Marant/]);
+  await closed.getByRole('button', { name: 'Ask to use it as a source' }).click();
   await page.getByRole('textbox', { name: 'What you need it for' }).fill('For my field week.');
   await page.getByRole('button', { name: 'Ask', exact: true }).click();
   await expect(page.getByRole('status').first()).toContainText('Asked.');
@@ -36,12 +45,22 @@ test('somebody asks to be let in, the owner grants it, and both see it', async (
   await expect(asked).toContainText('“For my field week.”');
   await asked.getByRole('button', { name: 'let in' }).click();
   await expect(asked).toHaveCount(0);
+  await page.goto(`${app.address}/course/geo305-f26-01/settings`);
+  const who = page.getByRole('region', { name: 'Who may use it' });
+  await who.getByRole('combobox', { name: 'Colleague' }).click();
+  await page.getByRole('option', { name: 'Ana Brandt' }).click();
+  await who.getByRole('button', { name: 'Let in' }).click();
+  await expect(who.getByRole('listitem')).toContainText('Ana Brandt was let in unasked, to use it as a source');
+  await page.goto(app.address);
   await signOut(page, 'Ines Marant');
 
   await choose(page, 'Ana Brandt');
   await page.getByRole('button', { name: 'Ana Brandt' }).click();
   await page.getByRole('link', { name: 'Asked', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Asked by you' })).toContainText('let in by Ines Marant');
+  await expect(page.getByRole('region', { name: 'Asked by you' }).getByRole('listitem')).toHaveText([
+    /asked to use it as a source: ECO 214-01.*let in by Ines Marant/,
+    /let in unasked, to use it as a source: GEO 305-01/,
+  ]);
   await page.goto(`${app.address}/course/eco214-s26-01`);
   await expect(page.getByRole('heading', { level: 1, name: 'ECO 214 Freshwater Ecology' })).toBeVisible();
 });

@@ -25,6 +25,7 @@ export { reversedMoments } from './course/momentOrder.js';
 export { MARK_WORDS } from './course/marks.js';
 export { isCollegesOwn, sectionsOf, type SyllabusSection } from './course/syllabus.js';
 export { mapTexts } from './course/texts.js';
+export { compareCourses, type Compared, type ComparedRow } from './course/compareCourses.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, ownState, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';
 export { retime, type Retimed } from './retime/retime.js';

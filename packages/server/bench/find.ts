@@ -124,7 +124,10 @@ const reading = await openForReading(folder);
 const vocabulary = new Vocabulary(reading.manager);
 const administrator: RightsPerson = { id: 'admin', role: 'administrator', department: null, actorsDepartment: null };
 const instructor: RightsPerson = { id: 'p0', role: 'instructor', department: null, actorsDepartment: null };
-const EVERYTHING: FindFilters = { when: undefined, mine: false, usable: false, term: undefined, holds: false };
+const EVERYTHING: FindFilters = {
+  ...{ when: undefined, mine: false, usable: false, term: undefined, holds: false },
+  ...{ template: false, campus: undefined },
+};
 
 async function timed(act: () => Promise<unknown>): Promise<number> {
   const start = performance.now();

@@ -1,7 +1,7 @@
 import { addCourse, addPeople, addTerms, addLearnerRecords } from './courses/courseWriter.js';
 import { changeCourseTime } from './courses/edit/courseTime.js';
 import { addTerm, changeTerm, removeTerm } from './terms/termCommands.js';
-import { answerAccess, askAccess } from './access/accessCommands.js';
+import { answerAccess, askAccess, letIn } from './access/accessCommands.js';
 import { addItem, placeItem, removeItem } from './courses/edit/arrangeItems.js';
 import { duplicateItem } from './courses/edit/duplicateItem.js';
 import { addShell, archiveCourse, editCourse, removeShell } from './courses/edit/editCourse.js';
@@ -39,6 +39,7 @@ export const COMMANDS = {
   addShell,
   removeShell,
   askAccess,
+  letIn,
   answerAccess,
   saveSession,
   dropSession,

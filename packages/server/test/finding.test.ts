@@ -87,6 +87,28 @@ describe('finding', () => {
       rmSync(folder, { recursive: true, force: true });
     }
   });
+  it('a course that is not open is found by code, term and teacher alone, and tells nothing else', async () => {
+    const { courses, closed } = await find({ words: 'eco214 marant' }, 'p-brandt');
+    expect(courses).toEqual([]);
+    // The shells of the coming term hold nothing that anybody could bring.
+    expect(closed).toEqual([
+      {
+        ...{ id: 'eco214-s26-01', code: 'ECO', number: '214', section: '01', type: 'course', term: 'Spring 2026' },
+        ...{ instructors: ['Ines Marant'], asked: false },
+      },
+    ]);
+    expect((await find({ words: 'freshwater' }, 'p-brandt')).closed).toEqual([]);
+    expect((await find({ words: 'eco214 fall' }, 'p-brandt')).closed).toEqual([]);
+    expect((await find({ words: 'eco214', term: 'Fall 2026' }, 'p-brandt')).closed).toEqual([]);
+    expect((await find({ words: 'eco214 s26' })).closed).toEqual([]);
+    expect((await find({ words: '' }, 'p-brandt')).closed).toEqual([]);
+    await agents.get('p-brandt')!.post('/api/access').send({ course: 'eco214-s26-01', wants: 'use', words: '' });
+    expect((await find({ words: 'eco214 s26' }, 'p-brandt')).closed).toMatchObject([{ asked: true }]);
+  });
+  it('templates are found by themselves', async () => {
+    expect((await find({ template: 'yes' })).courses.map(({ type }) => type)).toEqual(['template']);
+    expect((await find({ campus: 'Nowhere' })).total).toBe(0);
+  });
   it('a typo in a code that runs into its number', async () => {
     const { courses, instead } = await find({ words: 'ecp214' });
     expect(courses.map(({ id }) => id)).toEqual(ECO);

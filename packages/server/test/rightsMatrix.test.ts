@@ -234,6 +234,34 @@ describe('asking to be let in', () => {
       'let Ana Brandt use the course as a source',
     ]);
   });
+  it('an owner lets a colleague in unasked; only an owner does, and nobody twice', async () => {
+    const [sato, ines] = [await server.as('p-sato'), await server.as('p-marant')];
+    const way = '/api/courses/eco214-s26-01/access';
+    await sato.post(way).send({ person: 'p-sato', wants: 'use' }).expect(403);
+    await ines.post(way).send({ person: 'nobody', wants: 'use' }).expect(404);
+    await ines.post(way).send({ person: 'p-sato', wants: 'read' }).expect(422);
+    await ines.post(way).send({ person: 'p-sato', wants: 'use' }).expect(204);
+    await sato.get('/api/courses/eco214-s26-01').expect(200);
+    expect((await sato.get('/api/access')).body.mine).toMatchObject([{ unasked: true, answer: 'granted', words: '' }]);
+    expect((await ines.post(way).send({ person: 'p-sato', wants: 'use' }).expect(409)).body.detail).toBe(
+      'Emi Sato may do this already.',
+    );
+    const { asks } = (await ines.get(way)).body;
+    const { id } = asks.find(({ unasked }: { unasked: boolean }) => unasked);
+    await ines.put(`/api/access/${id}`).send({ answer: 'withdrawn', words: '' }).expect(204);
+    await sato.get('/api/courses/eco214-s26-01').expect(403);
+  });
+  it('who asked and is let in by another way is answered by it', async () => {
+    const [sato, ines] = [await server.as('p-sato'), await server.as('p-marant')];
+    const { body } = await sato
+      .post('/api/access')
+      .send({ ...ASK, wants: 'change' })
+      .expect(201);
+    await ines.post('/api/courses/eco214-s26-01/access').send({ person: 'p-sato', wants: 'change' }).expect(204);
+    expect((await ines.get('/api/access')).body.askedOfMe).toContainEqual(
+      expect.objectContaining({ id: body.id, answer: 'granted', unasked: false }),
+    );
+  });
   it('a course opened for reuse may be used by everybody', async () => {
     const [jonas, ines] = [await server.as('p-hale'), await server.as('p-marant')];
     await jonas.get('/api/courses/geo305-f26-01').expect(403);

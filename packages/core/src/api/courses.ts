@@ -139,6 +139,13 @@ export interface FoundThing {
 
 export type When = 'past' | 'current' | 'coming';
 
+/** A course that is not open to whoever looks: what the college's timetable tells of it, and nothing that it holds. */
+export interface ClosedCourse extends Pick<CourseSummary, 'id' | 'code' | 'number' | 'section' | 'type' | 'term'> {
+  readonly instructors: readonly string[];
+  /** Whoever looks asked to use it, and nobody answered yet. */
+  readonly asked: boolean;
+}
+
 export interface FoundView {
   readonly total: number;
   readonly courses: readonly CourseSummary[];
@@ -147,6 +154,9 @@ export interface FoundView {
   /** Words that nothing begins with, and what was looked for instead. */
   readonly instead: readonly { readonly typed: string; readonly words: readonly string[] }[];
   readonly terms: readonly string[];
+  readonly campuses: readonly string[];
+  /** Found by code, term and teacher alone, the latest term first. */
+  readonly closed: readonly ClosedCourse[];
 }
 
 /** Something the roster changed that touches a plan or a course. */

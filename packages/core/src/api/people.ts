@@ -38,6 +38,8 @@ export interface AccessAsk {
   readonly person: string;
   readonly wants: Wanted;
   readonly words: string;
+  /** The owner let them in without being asked. */
+  readonly unasked: boolean;
   readonly askedAt: string;
   readonly answer: 'granted' | 'refused' | 'withdrawn' | null;
   readonly answeredBy: string | null;

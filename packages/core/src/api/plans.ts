@@ -205,6 +205,8 @@ export interface PairCandidate {
   /** Shells of this term that were brought from the same course: “ECO 214-03”. */
   readonly usedInto: readonly string[];
   readonly use: Right;
+  /** Its class has begun: it takes single things, and is no shell any more. */
+  readonly isRunning: boolean;
 }
 
 /** Something that was brought into a shell before. */

@@ -148,6 +148,10 @@ export const accessAskSchema = Type.Object(
   },
   closed,
 );
+export const letInSchema = Type.Object(
+  { person: Type.String(), wants: Type.Union([Type.Literal('use'), Type.Literal('change')]) },
+  closed,
+);
 export const accessAnswerSchema = Type.Object(
   {
     answer: Type.Union([Type.Literal('granted'), Type.Literal('refused'), Type.Literal('withdrawn')]),

@@ -4,6 +4,7 @@ export { courseSchema, itemSchema } from './course.js';
 export {
   accessAnswerSchema,
   accessAskSchema,
+  letInSchema,
   courseEditSchema,
   courseTimeEditSchema,
   courseTimeSchema,

@@ -2,17 +2,20 @@ import { VALUES } from '../database/lists.js';
 import { mayDo, type AccessAsk, type AccessView, type CourseSummary, type Wanted } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { summariesWhere, summariseCourse } from '../courses/courseSummaries.js';
-import { notFound } from '../http/httpProblem.js';
+import { PersonRow } from '../database/entities/person.js';
+import { conflict, notFound } from '../http/httpProblem.js';
 import type { Asker } from '../people/asker.js';
 import { demand } from '../courses/rights.js';
 
-interface AskRow extends Omit<AccessAsk, 'course'> {
+interface AskRow extends Omit<AccessAsk, 'course' | 'unasked'> {
+  /** 0 or 1. */
+  readonly unasked: number;
   readonly courseId: string;
   readonly personId: string;
 }
 
 const ASK = `
-  SELECT ask.id, ask.course_id AS courseId, ask.person_id AS personId, ask.wants, ask.words, ask.asked_at AS askedAt,
+  SELECT ask.id, ask.course_id AS courseId, ask.person_id AS personId, ask.wants, ask.words, ask.unasked = 1 AS unasked, ask.asked_at AS askedAt,
          ask.answer, ask.answered_at AS answeredAt, ask.answer_words AS answerWords,
          asker.given_name || ' ' || asker.family_name AS person,
          owner.given_name || ' ' || owner.family_name AS answeredBy
@@ -34,9 +37,9 @@ async function asksWhere(
   });
   const byId = new Map(courses.map((course) => [course.id, course]));
   return rows.flatMap((row): [AskRow, AccessAsk][] => {
-    const { courseId, personId: _asker, ...ask } = row;
+    const { courseId, personId: _asker, unasked, ...ask } = row;
     const course = byId.get(courseId);
-    return course === undefined ? [] : [[row, { ...ask, course }]];
+    return course === undefined ? [] : [[row, { ...ask, unasked: unasked === 1, course }]];
   });
 }
 
@@ -64,6 +67,20 @@ export async function demandAsk(manager: EntityManager, asker: Asker, id: string
   const [found] = await asksWhere(manager, asker, 'ask.id = ?', [id]);
   if (found === undefined) throw notFound('Nobody asks this any more.');
   demand(mayDo('share', asker, found[1].course, today));
+}
+
+/** Somebody who may be let into a course: known, and not in already. */
+export async function demandOutside(
+  manager: EntityManager,
+  courseId: string,
+  personId: string,
+  wants: Wanted,
+  today: string,
+): Promise<void> {
+  const person = await manager.findOneBy(PersonRow, { id: personId });
+  if (person === null) throw notFound(`There is nobody with the id “${personId}”; choose one of the people listed.`);
+  const { isAllowed } = await courseToAsk(manager, { ...person, actorsDepartment: null }, courseId, wants, today);
+  if (isAllowed) throw conflict(`${person.givenName} ${person.familyName} may do this already.`);
 }
 
 /** Whether asking makes sense: the course is there, and the person may not do it already. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { accessAnswerSchema, accessAskSchema } from '@yarin/core/schemas';
+import { accessAnswerSchema, accessAskSchema, letInSchema } from '@yarin/core/schemas';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { checked } from '../http/checked.js';
@@ -7,9 +7,10 @@ import { conflict } from '../http/httpProblem.js';
 import { INSTITUTION } from '../institution.js';
 import { askerOf, demandOwnName, doerOf } from '../people/asker.js';
 import { courseFor } from '../courses/rights.js';
-import { asksOfCourse, courseToAsk, demandAsk, readAccess } from './accessStore.js';
+import { asksOfCourse, courseToAsk, demandAsk, demandOutside, readAccess } from './accessStore.js';
 
 const checkAsk = checked(accessAskSchema);
+const checkLetIn = checked(letInSchema);
 const checkAnswer = checked(accessAnswerSchema);
 
 export function accessRoutes({ reading, writer, clock }: Server): Router {
@@ -41,6 +42,17 @@ export function accessRoutes({ reading, writer, clock }: Server): Router {
     const { id } = request.params;
     await courseFor(reading.manager, 'share', askerOf(request), id, now().slice(0, 10));
     response.json({ asks: await asksOfCourse(reading.manager, askerOf(request), id) });
+  });
+
+  router.post('/courses/:id/access', async (request, response) => {
+    const { person: personId, wants } = checkLetIn(request.body);
+    const { id: courseId } = request.params;
+    const today = now().slice(0, 10);
+    await courseFor(reading.manager, 'share', askerOf(request), courseId, today);
+    await demandOutside(reading.manager, courseId, personId, wants, today);
+    const doer = doerOf(request);
+    await writer.run('letIn', { id: randomUUID(), courseId, personId, wants, doer, at: now() });
+    response.status(204).end();
   });
   return router;
 }

@@ -11,7 +11,7 @@ import { IsNull, type EntityManager } from 'typeorm';
 import { readAccess } from '../access/accessStore.js';
 import { readableCourses } from '../courses/courseSummaries.js';
 import { TermRow } from '../database/entities/term.js';
-import { predecessorFinder, proposeGround } from '../pairing/pairingService.js';
+import { isRunning, predecessorFinder, proposeGround } from '../pairing/pairingService.js';
 import type { Asker } from '../people/asker.js';
 import { termsVersion } from '../terms/termStore.js';
 import { standingName } from '../plans/planGrounds.js';
@@ -53,11 +53,14 @@ export const deskView: Query<{ readonly person: Asker; readonly now: string }, D
   const courses = await readableCourses(manager, person);
   const sources = courses.filter((course) => mayDo('use', person, course, today).may);
   const predecessorsOf = predecessorFinder(sources, await proposeGround(manager));
-  const shells = courses.filter(
+  const ofTerm = courses.filter(
     (course) => course.term === term?.name && course.type === 'course' && !course.archived && isAtDesk(person, course),
   );
-  const standing = await standingRuns(manager, shells);
-  const plans = groupBy(await plansInto(manager, shells), ({ destinationId }) => destinationId);
+  const standing = await standingRuns(manager, ofTerm);
+  const plans = groupBy(await plansInto(manager, ofTerm), ({ destinationId }) => destinationId);
+  const shells = ofTerm.filter(
+    (course) => !isRunning(course, today) || standing.has(course.id) || plans.get(course.id)?.some(isTouched) === true,
+  );
   const pending: PendingSentence[] = [];
   const terms = await termsVersion(manager);
   const recipes = new Map<string | null, ReturnType<typeof standingRecipe>>();

@@ -13,14 +13,19 @@ export interface FindFilters {
   readonly term: string | undefined;
   /** Only courses that hold more than stock. */
   readonly holds: boolean;
+  readonly template: boolean;
+  readonly campus: string | undefined;
 }
 
 type Found = Pick<FoundView, 'total' | 'courses' | 'instead'>;
 
-const MOST_WORDS = 12;
+export const MOST_WORDS = 12;
 
 /** A word as the index asks for it: anything that begins with it. */
 const begins = (word: string): string => `"${word}"*`;
+
+/** What the index is asked for: every course that holds all words, each at least begun. */
+export const beginsAll = (words: readonly string[]): string => words.map(begins).join(' AND ');
 
 /**
  * The courses that hold every word that somebody typed, the latest term first, with how many there are in all.
@@ -39,7 +44,7 @@ export async function findCourses(
 ): Promise<Found> {
   const words = wordsAsked(typed, today).slice(0, MOST_WORDS);
   const allowed = allOf(isAllowed(filters.usable ? 'use' : 'read', person), ...conditionsOf(person, filters, today));
-  const exact = await lookUp(manager, person, words.map(begins).join(' AND '), allowed, most);
+  const exact = await lookUp(manager, person, beginsAll(words), allowed, most);
   if (exact.total > 0 || words.length === 0) return { ...exact, instead: [] };
   const parts = (await Promise.all(words.map((word) => partsOf(manager, word)))).flat();
   const near = await Promise.all(parts.map(async (typed) => ({ typed, words: await vocabulary.near(typed) })));
@@ -62,21 +67,31 @@ async function partsOf(manager: EntityManager, word: string): Promise<string[]> 
   return known.length > 0 ? [word] : parts;
 }
 
-function conditionsOf(person: RightsPerson, { when, mine, term, holds }: FindFilters, today: string): Condition[] {
+export function conditionsOf(
+  person: RightsPerson,
+  { when, mine, term, holds, template, campus }: FindFilters,
+  today: string,
+): Condition[] {
   const conditions: Condition[] = [];
+  // A template stands in no term.
+  if (when !== undefined || term !== undefined) conditions.push({ sql: `course.type <> 'template'`, values: [] });
   if (when === 'past') conditions.push({ sql: 'term.last_day < ?', values: [today] });
   if (when === 'coming') conditions.push({ sql: 'term.first_day > ?', values: [today] });
   if (when === 'current')
     conditions.push({ sql: 'term.first_day <= ? AND term.last_day >= ?', values: [today, today] });
   if (mine) conditions.push(isTaughtBy(person.id));
+  if (template) conditions.push({ sql: `course.type = 'template'`, values: [] });
+  if (campus !== undefined) conditions.push({ sql: 'course.campus = ?', values: [campus] });
   if (term !== undefined) conditions.push({ sql: 'term.name = ?', values: [term] });
-  if (holds)
-    conditions.push({
-      sql: 'EXISTS (SELECT 1 FROM item WHERE item.course_id = course.id AND item.edited_at IS NOT NULL)',
-      values: [],
-    });
+  if (holds) conditions.push(HOLDS);
   return conditions;
 }
+
+/** It holds more than stock. */
+export const HOLDS: Condition = {
+  sql: 'EXISTS (SELECT 1 FROM item WHERE item.course_id = course.id AND item.edited_at IS NOT NULL)',
+  values: [],
+};
 
 interface FoundId {
   readonly id: string;

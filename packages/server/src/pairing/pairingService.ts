@@ -59,7 +59,7 @@ export async function proposeGround(manager: EntityManager): Promise<ProposeGrou
 /** What could come before a shell, in the order in which it is proposed. */
 export interface Predecessors {
   readonly verdict: Proposal['verdict'];
-  readonly candidates: Omit<PairCandidate, 'use' | 'usedInto'>[];
+  readonly candidates: Omit<PairCandidate, 'use' | 'usedInto' | 'isRunning'>[];
 }
 
 const codeOf = ({ code, number }: { readonly code: string; readonly number: string }): string => `${code} ${number}`;
@@ -161,12 +161,13 @@ async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSum
       ...each,
       usedInto: usedInto(ground, each.course.id, shell),
       use: mayDo('use', asker, each.course, today),
+      isRunning: isRunning(each.course, today),
     })),
     askable,
   };
 }
 
-/** The shells that a course could be carried forward to: not yet ended, the person's own, the same course first. */
+/** Where a course could be carried forward to: not yet ended, the person's own; shells first, of those the same course. */
 async function shellsFor(
   manager: EntityManager,
   asker: Asker,
@@ -203,10 +204,15 @@ async function shellsFor(
         against: first?.against ?? [],
         usedInto: usedInto(ground, source.id, course),
         use: { may: true },
+        isRunning: isRunning(course, today),
       };
     })
-    .sort((a, b) => Number(isSame(b.course)) - Number(isSame(a.course)));
+    .sort((a, b) => Number(a.isRunning) - Number(b.isRunning) || Number(isSame(b.course)) - Number(isSame(a.course)));
 }
+
+/** Whether a course has begun and holds more than its stock: people work in it. */
+export const isRunning = ({ type, firstDay, lastDay, things, stockThings }: CourseSummary, today: string): boolean =>
+  type === 'course' && firstDay <= today && today <= lastDay && things > stockThings;
 
 const usedInto = ({ runs }: ProposeGround, sourceId: string, shell: CourseSummary): string[] =>
   runs

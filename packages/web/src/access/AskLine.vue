@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import { answerAccess } from '../shared/api/access.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { useAnnouncer } from '../shared/announcer.js';
+import { termInSentence } from '../shared/courseLine.js';
 import { courseCode } from '../shared/words.js';
 import { momentWords } from '../shared/readersDates.js';
 
@@ -32,8 +33,9 @@ async function answer(given: 'granted' | 'refused' | 'withdrawn'): Promise<void>
 <template>
   <li>
     <span>
-      <b>{{ ask.person }}</b> {{ ask.answer === null ? 'asks' : 'asked' }} to {{ WANTS[ask.wants] }}:
-      {{ courseCode(ask.course) }}, {{ ask.course.term }}
+      <b>{{ ask.person }}</b>
+      {{ ask.unasked ? 'was let in unasked, to' : ask.answer === null ? 'asks to' : 'asked to' }}
+      {{ WANTS[ask.wants] }}: {{ courseCode(ask.course) }}, {{ termInSentence(ask.course) }}
       <small class="quiet">
         {{ momentWords(ask.askedAt) }}<template v-if="ask.words">: “{{ ask.words }}”</template>
         <template v-if="ask.answer">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { termLabel } from '../shared/courseLine.js';
 import { count, sectionWords } from '../shared/words.js';
 import { useCourseStore } from './state/courseStore.js';
 
@@ -26,7 +27,7 @@ const remarks = computed(() => {
     <div class="name">
       <h1>{{ summary.code }} {{ summary.number }} {{ summary.title }}</h1>
       <p class="quiet">
-        <b>{{ summary.term }}</b> · {{ sectionWords(summary) }} ·
+        <b>{{ termLabel(summary) }}</b> · {{ sectionWords(summary) }} ·
         {{ summary.instructors.join(', ') || 'no instructor yet' }} · {{ count(view.items.length, 'thing') }}
         <template v-if="summary.campus"> · {{ summary.campus }}</template>
         <template v-if="summary.archived"> · archived</template>

@@ -6,6 +6,7 @@ import { takeBackRun } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useAnnouncer } from '../shared/announcer.js';
+import { termInSentence } from '../shared/courseLine.js';
 import { courseCode } from '../shared/words.js';
 import AskLine from '../access/AskLine.vue';
 import DeskShellRow from './DeskShellRow.vue';
@@ -120,7 +121,7 @@ async function takeBack(runId: string): Promise<void> {
           <li v-for="run in desk.lately" :key="run.id">
             <span>
               {{ run.things }} things into {{ run.destination ? courseCode(run.destination) : 'a course' }} from
-              {{ run.source?.term }}
+              {{ run.source ? termInSentence(run.source) : 'a course that was removed' }}
               <small>{{ momentWords(run.at) }}, by {{ run.by }}{{ run.undoneAt ? '; taken back' : '' }}</small>
             </span>
             <span class="acts">

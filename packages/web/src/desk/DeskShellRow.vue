@@ -6,6 +6,7 @@ import { openPlan } from '../shared/api/plans.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { asRead } from '../shared/readersDates.js';
 import KnotStrand from '../shared/KnotStrand.vue';
+import { termLabel } from '../shared/courseLine.js';
 import { count, courseCode, listed, sectionWords } from '../shared/words.js';
 import { holdsWords, leftWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
 import { dayWords, timeWords } from '../shared/readersDates.js';
@@ -96,7 +97,7 @@ const runLabel = ({ term, section, type }: CourseSummary): string =>
         >: {{ listed(entry.candidates.slice(0, 2).map(({ course }) => `${runLabel(course)}`)) }}
       </p>
       <small v-for="candidate in entry.candidates.slice(0, 2)" :key="candidate.course.id"
-        >{{ candidate.course.term }}: {{ reasonWords(candidate)
+        >{{ termLabel(candidate.course) }}: {{ reasonWords(candidate)
         }}{{ candidate.against.includes('notYours') ? ` (${listed(candidate.course.instructors)})` : '' }}</small
       >
     </div>

@@ -1,17 +1,19 @@
 <script setup lang="ts">
-import type { CourseSummary, FoundView, When } from '@yarin/core';
+import type { CourseSummary, FoundView } from '@yarin/core';
 import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { find } from '../shared/api/find.js';
 import { sentenceOf } from '../shared/api/client.js';
 import { useAnnouncer } from '../shared/announcer.js';
 import { count, listed } from '../shared/words.js';
+import ClosedCourses from './ClosedCourses.vue';
+import FindFilters from './FindFilters.vue';
+import { filtersIn, queryOf } from './filters.js';
 import FoundList from './FoundList.vue';
 import PeekSheet from './PeekSheet.vue';
 
 const MOST = 2000;
 const ASK_AFTER_MS = 120;
-const WHENS: readonly (When | 'any')[] = ['any', 'past', 'current', 'coming'];
 
 const route = useRoute();
 const router = useRouter();
@@ -19,25 +21,13 @@ const { announce } = useAnnouncer();
 const text = (name: string): string => (typeof route.query[name] === 'string' ? route.query[name] : '');
 
 const words = ref(text('words'));
-const when = ref<When | 'any'>((text('when') as When) || 'any');
-const term = ref(text('term'));
-const mine = ref(text('mine') === 'yes');
-const usable = ref(text('usable') === 'yes');
-const holds = ref(text('holds') === 'yes');
+const filters = ref(filtersIn(route.query));
 const found = shallowRef<FoundView | null>(null);
 const failure = ref('');
 const peeked = ref(text('peek'));
 const field = ref<{ focus(): void }>();
 
-const yes = (given: boolean): 'yes' | undefined => (given ? 'yes' : undefined);
-const query = computed(() => ({
-  words: words.value,
-  when: when.value === 'any' ? undefined : when.value,
-  term: term.value === '' ? undefined : term.value,
-  mine: yes(mine.value),
-  usable: yes(usable.value),
-  holds: yes(holds.value),
-}));
+const query = computed(() => queryOf(words.value, filters.value));
 const chosen = computed((): CourseSummary | undefined => found.value?.courses.find(({ id }) => id === peeked.value));
 
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -81,25 +71,7 @@ function peek(id: string): void {
         :maxlength="200"
         clearable
       />
-      <span class="choices" role="radiogroup" aria-label="When">
-        <label v-for="each in WHENS" class="choice" :key="each"
-          ><input v-model="when" type="radio" :value="each" /> {{ each === 'any' ? 'any time' : each }}</label
-        >
-      </span>
-      <ElSelect
-        v-model="term"
-        size="small"
-        clearable
-        class="term"
-        aria-label="Term"
-        placeholder="any term"
-        :value-on-clear="''"
-      >
-        <ElOption v-for="each in found?.terms ?? []" :key="each" :value="each" :label="each" />
-      </ElSelect>
-      <label class="choice"><input v-model="mine" type="checkbox" /> mine</label>
-      <label class="choice"><input v-model="usable" type="checkbox" /> I may bring from it</label>
-      <label class="choice"><input v-model="holds" type="checkbox" /> holds something</label>
+      <FindFilters v-model="filters" :found="found" name="find-when" />
     </header>
     <div class="facing-pages">
       <section class="left" aria-label="Courses found">
@@ -118,7 +90,8 @@ function peek(id: string): void {
           </template>
         </p>
         <FoundList v-if="found" :courses="found.courses" :things="found.things" :chosen="peeked" @peek="peek" />
-        <p v-if="found && found.total === 0 && found.things.length === 0" class="quiet">
+        <ClosedCourses v-if="found && !filters.usable" :courses="found.closed" />
+        <p v-if="found && found.total === 0 && found.closed.length === 0 && found.things.length === 0" class="quiet">
           Nothing that you may read matches all of these words. Leave one out, or ask the instructor to open the course
           for reuse.
         </p>
@@ -151,10 +124,6 @@ header {
 
 .words {
   width: 380px;
-}
-
-.term {
-  width: 140px;
 }
 
 .left {

@@ -54,12 +54,17 @@ function open(to: string): void {
         {{ courseName(course) }} <small class="beside">{{ termLabel(course) }}</small>
       </h2>
       <p class="acts">
-        <RouterLink :to="{ name: 'course', params: { id: course.id } }">open it</RouterLink>
-        <RouterLink v-if="view?.rights.use.may" :to="{ name: 'pair', params: { side: 'from', id: course.id } }"
+        <slot :may-use="view?.rights.use.may ?? false" />
+        <RouterLink class="plain-link" :to="{ name: 'course', params: { id: course.id } }">open it</RouterLink>
+        <RouterLink
+          v-if="!$slots.default && view?.rights.use.may"
+          class="plain-link"
+          :to="{ name: 'pair', params: { side: 'from', id: course.id } }"
           >carry forward to …</RouterLink
         >
         <RouterLink
-          v-if="view?.rights.run.may && course.type === 'course'"
+          v-if="!$slots.default && view?.rights.run.may && course.type === 'course'"
+          class="plain-link"
           :to="{ name: 'pair', params: { side: 'into', id: course.id } }"
           >bring into this</RouterLink
         >
@@ -107,16 +112,8 @@ header {
 
 .acts {
   display: flex;
-  gap: 16px;
-}
-
-.acts a {
-  text-decoration: none;
-}
-
-.acts a:hover {
-  text-decoration: underline;
-  text-underline-offset: 4px;
+  flex-wrap: wrap;
+  gap: 2px 16px;
 }
 
 .kinds {

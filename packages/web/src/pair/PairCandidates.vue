@@ -4,6 +4,8 @@ import { computed } from 'vue';
 import AskToBeLetIn from '../access/AskToBeLetIn.vue';
 import { courseLine, courseName, termLabel } from '../shared/courseLine.js';
 import { count } from '../shared/words.js';
+import PairChoice from './PairChoice.vue';
+import type { Press } from './chosen.js';
 import { reasonsOf, verdictWords } from './reasons.js';
 
 const { view, side, chosen } = defineProps<{
@@ -11,10 +13,12 @@ const { view, side, chosen } = defineProps<{
   side: 'into' | 'from';
   chosen: readonly CourseSummary[];
 }>();
-defineEmits<{ toggle: [course: CourseSummary] }>();
+defineEmits<{
+  press: [course: CourseSummary, press: Press];
+  peek: [course: CourseSummary];
+  beside: [course: CourseSummary];
+}>();
 
-const isChosen = ({ course }: PairCandidate): boolean => chosen.some(({ id }) => id === course.id);
-const placeOf = ({ course }: PairCandidate): number => chosen.findIndex(({ id }) => id === course.id) + 1;
 const planFor = ({ course }: PairCandidate) =>
   view.plans.find(({ sourceIds, destinationId }) =>
     side === 'into' ? sourceIds.includes(course.id) : destinationId === course.id,
@@ -26,17 +30,20 @@ const told = (candidate: PairCandidate) =>
       ? { source: candidate.course, shell: view.course, usedInto: candidate.usedInto }
       : { source: view.course, shell: candidate.course, usedInto: candidate.usedInto },
   );
+const shells = computed(() => view.candidates.filter(({ isRunning }) => !isRunning));
 /** Where the shells of other courses begin, when an old course is carried forward. */
 const firstOther = computed(() =>
   side === 'from'
-    ? view.candidates.find(({ course }) => course.code !== view.course.code || course.number !== view.course.number)
+    ? shells.value.find(({ course }) => course.code !== view.course.code || course.number !== view.course.number)
     : undefined,
 );
+/** Where people work already: no shells, but a few things may go there. */
+const firstRunning = computed(() => (side === 'from' ? view.candidates.find(({ isRunning }) => isRunning) : undefined));
 const words = computed(() => {
   if (side === 'into') return verdictWords(view.verdict, view.candidates.length, view.askable.length);
-  if (view.candidates.length === 0)
-    return 'No shell of a running or coming term is yours to fill. Find one, or make one by hand at the Desk.';
-  return `${count(view.candidates.length, 'shell')} could take it; choose one or several:`;
+  if (shells.value.length === 0)
+    return 'No shell of this or a coming term is yours to fill. Find one, or make one by hand at the Desk.';
+  return `${count(shells.value.length, 'shell')} could take it; choose one or several:`;
 });
 </script>
 
@@ -46,31 +53,30 @@ const words = computed(() => {
   <ul>
     <li v-for="candidate in view.candidates" :key="candidate.course.id">
       <h3 v-if="candidate === firstOther">Other shells of yours</h3>
-      <label>
-        <input
-          type="checkbox"
-          :checked="isChosen(candidate)"
-          :disabled="!candidate.use.may"
-          @change="$emit('toggle', candidate.course)"
-        />
-        <b>{{ termLabel(candidate.course) }}</b>
-        <span>{{ courseName(candidate.course) }}</span>
-        <small v-if="isChosen(candidate) && chosen.length > 1 && side === 'into'" class="quiet"
-          >no. {{ placeOf(candidate) }}</small
-        >
-      </label>
-      <p class="quiet small">{{ courseLine(candidate.course) }}</p>
-      <p v-if="candidate.for.length > 0" class="reason">{{ told(candidate).for.join(' · ') }}</p>
-      <p v-if="candidate.against.length > 0" class="reason against">but {{ told(candidate).against.join(' · ') }}</p>
-      <p v-if="!candidate.use.may" class="small">{{ candidate.use.why }}</p>
-      <p class="small links">
-        <RouterLink :to="{ name: 'find', query: { words: candidate.course.id, peek: candidate.course.id } }"
-          >look inside</RouterLink
-        >
-        <RouterLink v-if="planFor(candidate)" :to="{ name: 'plan', params: { id: planFor(candidate)!.id } }"
-          >its plan is begun</RouterLink
-        >
-      </p>
+      <h3 v-if="candidate === firstRunning">
+        Running courses <small class="beside">people work there: for single things, in the middle of the term</small>
+      </h3>
+      <PairChoice
+        :course="candidate.course"
+        :how="side === 'into' ? 'one' : 'several'"
+        :chosen="chosen"
+        :disabled="!candidate.use.may"
+        @press="(course, press) => $emit('press', course, press)"
+        @peek="$emit('peek', candidate.course)"
+        @beside="$emit('beside', candidate.course)"
+      >
+        <p v-if="candidate.for.length > 0" class="reason">{{ told(candidate).for.join(' · ') }}</p>
+        <p v-if="candidate.against.length > 0" class="reason against">but {{ told(candidate).against.join(' · ') }}</p>
+        <p v-if="!candidate.use.may" class="small">{{ candidate.use.why }}</p>
+        <template #links>
+          <RouterLink
+            v-if="planFor(candidate)"
+            class="plain-link"
+            :to="{ name: 'plan', params: { id: planFor(candidate)!.id } }"
+            >its plan is begun</RouterLink
+          >
+        </template>
+      </PairChoice>
     </li>
     <li v-for="{ course, why } in view.askable" :key="course.id">
       <p>
@@ -95,12 +101,6 @@ li {
   border-top: 1px solid var(--rule-faint);
 }
 
-label {
-  display: flex;
-  gap: 9px;
-  align-items: baseline;
-}
-
 h3 {
   margin-bottom: 6px;
 }
@@ -110,7 +110,8 @@ b {
 }
 
 .reason,
-li > .small {
+li > .small,
+.small {
   padding-left: 22px;
 }
 
@@ -120,19 +121,5 @@ li > .small {
 
 .against {
   color: var(--weld-ink);
-}
-
-.links {
-  display: flex;
-  gap: 16px;
-}
-
-.links a {
-  text-decoration: none;
-}
-
-.links a:hover {
-  text-decoration: underline;
-  text-underline-offset: 4px;
 }
 </style>

@@ -1,74 +1,53 @@
 <script setup lang="ts">
-import type { CourseSummary, PairView } from '@yarin/core';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { useRouter } from 'vue-router';
-import { fetchPair } from '../shared/api/courses.js';
-import { openPlan } from '../shared/api/plans.js';
-import { sentenceOf } from '../shared/api/client.js';
+import type { CourseSummary } from '@yarin/core';
+import { computed, shallowRef, toRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import PeekSheet from '../find/PeekSheet.vue';
 import PageFailure from '../shared/PageFailure.vue';
-import { useAnnouncer } from '../shared/announcer.js';
+import { termInSentence, termLabel } from '../shared/courseLine.js';
+import { useKeys } from '../shared/useKeys.js';
 import { count, courseCode } from '../shared/words.js';
 import FindOther from './FindOther.vue';
 import PairCandidates from './PairCandidates.vue';
 import SideSheet from './SideSheet.vue';
+import TwoCourses from './TwoCourses.vue';
+import { usePair } from './usePair.js';
 
 const { side, id } = defineProps<{ side: 'into' | 'from'; id: string }>();
 
+const route = useRoute();
 const router = useRouter();
-const { announce } = useAnnouncer();
-const view = shallowRef<PairView | null>(null);
-const failure = ref('');
-const trouble = ref('');
-/** What was chosen for the other side, in order. */
-const chosen = shallowRef<readonly CourseSummary[]>([]);
-
-function load(): void {
-  failure.value = '';
-  view.value = null;
-  chosen.value = [];
-  fetchPair(id, side === 'into' ? 'shell' : 'source').then(
-    (found) => {
-      view.value = found;
-      const [first] = found.candidates;
-      if (side === 'into' && found.verdict === 'one' && first !== undefined) chosen.value = [first.course];
-    },
-    (error: unknown) => void (failure.value = sentenceOf(error)),
-  );
-}
-watch(() => [side, id], load, { immediate: true });
+const { view, failure, trouble, chosen, above, load, open, press } = usePair(
+  toRef(() => side),
+  toRef(() => id),
+);
 
 const right = computed(() => (side === 'into' ? view.value?.rights.run : view.value?.rights.use));
-const isChosen = (course: CourseSummary): boolean => chosen.value.some(({ id: known }) => known === course.id);
-
-function toggle(course: CourseSummary): void {
-  chosen.value = isChosen(course) ? chosen.value.filter((each) => each.id !== course.id) : [...chosen.value, course];
-}
-
 const actWords = computed(() => {
   const [first] = chosen.value;
   if (first === undefined) return 'Choose the other side';
   const many = chosen.value.length > 1;
-  if (side === 'into') return many ? `Plan from ${count(chosen.value.length, 'course')}` : `Plan from ${first.term}`;
+  if (side === 'into')
+    return many ? `Plan from ${count(chosen.value.length, 'course')}` : `Plan from ${termInSentence(first)}`;
   return many ? `Open ${count(chosen.value.length, 'plan')}` : `Plan into ${courseCode(first)}`;
 });
 
-/** Several sources make one plan, in the order chosen; several shells one each. */
-async function open(): Promise<void> {
-  trouble.value = '';
-  try {
-    const plans: string[] = [];
-    const others = chosen.value.map((other) => other.id);
-    if (side === 'into') plans.push((await openPlan(others, id)).id);
-    else for (const shell of others) plans.push((await openPlan([id], shell)).id);
-    if (plans.length === 1) await router.push({ name: 'plan', params: { id: plans[0] } });
-    else {
-      announce(`${count(plans.length, 'plan')} opened.`);
-      load();
-    }
-  } catch (error) {
-    trouble.value = sentenceOf(error);
-  }
+/** What is looked at beside the list stands in the address, so that the way back leads to the pair, with all that is ticked. */
+const peeked = shallowRef<CourseSummary>();
+const compared = shallowRef<readonly [CourseSummary, CourseSummary]>();
+const inside = computed(() => (route.query.look === peeked.value?.id ? peeked.value : undefined));
+const beside = computed(() => (route.query.beside === compared.value?.[1].id ? compared.value : undefined));
+
+function look(course: CourseSummary): void {
+  peeked.value = course;
+  void router.push({ query: { look: course.id } });
 }
+function compare(course: CourseSummary): void {
+  compared.value = [chosen.value[0]!, course];
+  void router.push({ query: { beside: course.id } });
+}
+const close = (): void => void router.push({ query: {} });
+useKeys({ Escape: () => (inside.value || beside.value ? close() : false) });
 </script>
 
 <template>
@@ -77,7 +56,9 @@ async function open(): Promise<void> {
     <header>
       <h1>{{ side === 'into' ? 'Bring into this shell' : 'Carry this course forward' }}</h1>
       <p class="way" aria-hidden="true">
-        <span>{{ side === 'into' ? (chosen[0]?.term ?? 'the old course') : view.course.term }}</span>
+        <span>{{
+          side === 'into' ? (chosen[0] ? termInSentence(chosen[0]) : 'the old course') : termInSentence(view.course)
+        }}</span>
         <svg viewBox="0 0 220 14" preserveAspectRatio="none">
           <path d="M2 7H206" />
           <path d="M200 2l8 5-8 5" />
@@ -90,7 +71,7 @@ async function open(): Promise<void> {
               : (chosen[0]?.term ?? 'the new shell')
         }}</span>
       </p>
-      <ElButton v-if="right?.may" type="primary" size="large" :disabled="chosen.length === 0" @click="open">{{
+      <ElButton v-if="right?.may" type="primary" size="large" :disabled="chosen.length === 0" @click="open(chosen)">{{
         actWords
       }}</ElButton>
       <p v-else class="refusal">{{ right?.may === false ? right.why : '' }}</p>
@@ -100,21 +81,36 @@ async function open(): Promise<void> {
       {{ side === 'into' ? courseCode(view.course) : 'the shells at the right' }}.
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <div class="pages">
-      <template v-if="side === 'into'">
-        <section aria-label="From">
-          <PairCandidates :view="view" side="into" :chosen="chosen" @toggle="toggle" />
-          <FindOther :self="view.course" :chosen="chosen" side="into" @toggle="toggle" />
-        </section>
-        <SideSheet :view="view" label="Into" />
+    <TwoCourses v-if="beside" :left="beside[0]" :right="beside[1]">
+      <template v-if="right?.may">
+        <ElButton v-for="course in beside" :key="course.id" size="small" @click="open([course])"
+          >Plan from {{ termLabel(course) }}</ElButton
+        >
+        <ElButton size="small" @click="open(beside)">Plan from both</ElButton>
       </template>
-      <template v-else>
-        <SideSheet :view="view" label="From" />
-        <section aria-label="Into">
-          <PairCandidates :view="view" side="from" :chosen="chosen" @toggle="toggle" />
-          <FindOther :self="view.course" :chosen="chosen" side="from" @toggle="toggle" />
-        </section>
-      </template>
+      <button class="plain-link" @click="close">back to the pair</button>
+    </TwoCourses>
+    <div v-else class="pages" :class="{ looking: inside }">
+      <section :aria-label="side === 'into' ? 'From' : 'Into'" class="others">
+        <PairCandidates :view="view" :side="side" :chosen="chosen" @press="press" @peek="look" @beside="compare" />
+        <FindOther
+          :above="above"
+          :chosen="chosen"
+          :how="side === 'into' ? 'one' : 'several'"
+          @press="press"
+          @peek="look"
+          @beside="compare"
+        />
+      </section>
+      <PeekSheet v-if="inside" :key="inside.id" class="inside" :course="inside">
+        <template #default="{ mayUse }">
+          <ElButton v-if="right?.may && (side === 'from' || mayUse)" size="small" @click="open([inside])">{{
+            side === 'into' ? 'Plan from this' : 'Plan into this'
+          }}</ElButton>
+          <button class="plain-link" @click="close">back to the pair</button>
+        </template>
+      </PeekSheet>
+      <SideSheet v-else :view="view" :label="side === 'into' ? 'Into' : 'From'" :class="{ first: side === 'from' }" />
     </div>
   </div>
   <p v-else class="quiet loading">Looking for the other side …</p>
@@ -123,7 +119,8 @@ async function open(): Promise<void> {
 <style scoped>
 .pair {
   height: 100%;
-  overflow: auto;
+  display: flex;
+  flex-direction: column;
 }
 
 header {
@@ -172,10 +169,27 @@ path {
 }
 
 .pages {
+  flex: 1;
+  min-height: 0;
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 64px;
-  padding: 14px var(--margin) 40px;
+  padding: 0 var(--margin);
+}
+
+.pages > * {
+  min-height: 0;
+  overflow: auto;
+  padding: 14px 0 40px;
+}
+
+.pages > .inside {
+  overflow: hidden;
+  padding: 14px 0 0;
+}
+
+.first {
+  order: -1;
 }
 
 .loading {
@@ -183,9 +197,23 @@ path {
 }
 
 @media (max-width: 800px) {
+  .pair {
+    height: auto;
+  }
+
   header,
   .pages {
     grid-template-columns: 1fr;
+    gap: 8px;
+  }
+
+  .pages > * {
+    overflow: visible;
+  }
+
+  .pages > .inside {
+    order: -1;
+    height: 80vh;
   }
 
   .way {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { KIND_WORDS, type PairView } from '@yarin/core';
 import { computed } from 'vue';
-import { courseLine, courseName } from '../shared/courseLine.js';
+import { courseLine, courseName, termLabel } from '../shared/courseLine.js';
 import { standingWords } from '../shared/words.js';
 
 const { view, label } = defineProps<{ view: PairView; label: 'From' | 'Into' }>();
@@ -14,7 +14,7 @@ const hasFresh = computed(() => view.course.things === view.course.stockThings);
   <section :aria-label="label">
     <h2>{{ label }}</h2>
     <p class="name">
-      <b>{{ view.course.term }}</b> {{ courseName(view.course) }}
+      <b>{{ termLabel(view.course) }}</b> {{ courseName(view.course) }}
     </p>
     <p class="quiet">{{ courseLine(view.course) }}</p>
     <p v-if="view.course.cancelled" class="told doubtful">The registrar took this section off.</p>

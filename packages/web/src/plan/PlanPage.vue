@@ -10,6 +10,7 @@ import CalendarNotice from './CalendarNotice.vue';
 import PlanFoot from './PlanFoot.vue';
 import PlanGlance from './glance/PlanGlance.vue';
 import PlanHead from './PlanHead.vue';
+import PlanTurn from './PlanTurn.vue';
 import LeftOverView from './leftOver/LeftOverView.vue';
 import { usePlanStore } from './state/planStore.js';
 import SpreadView from './what/SpreadView.vue';
@@ -51,6 +52,7 @@ const shown = computed(() =>
   <PageFailure v-if="plan.failure" :sentence="plan.failure" @again="plan.load(id)" />
   <div v-else-if="plan.view && plan.preview" class="plan">
     <PlanHead :knot="knot ?? ''" @go="go" />
+    <PlanTurn :id="id" />
     <CalendarNotice />
     <p v-if="plan.trouble || plan.problem" class="trouble" role="alert">{{ plan.trouble || asRead(plan.problem) }}</p>
     <component :is="shown" class="body" @go="go" />

@@ -1,4 +1,4 @@
-import type { CourseSummary } from '@yarin/core';
+import type { CourseHead, CourseSummary } from '@yarin/core';
 import { contentsWords, courseCode, sectionWords } from './words.js';
 
 /** What tells a course from others of its name: section, class days, who teaches it, how much it holds. */
@@ -16,8 +16,12 @@ export function courseLine(course: CourseSummary): string {
 }
 
 /** The term, which tells runs of one course apart; a development course and a template say what they are instead. */
-export const termLabel = ({ type, term }: CourseSummary): string =>
+export const termLabel = ({ type, term }: Pick<CourseSummary, 'type' | 'term'>): string =>
   type === 'development' ? 'development' : type === 'template' ? 'template' : term;
+
+/** The same in a sentence: “Plan from the shared template”. */
+export const termInSentence = ({ type, term }: Pick<CourseHead, 'type' | 'term'>): string =>
+  type === 'development' ? 'the development course' : type === 'template' ? 'the shared template' : term;
 
 export const courseName = (course: CourseSummary): string =>
   course.type === 'course'

@@ -6,7 +6,7 @@ export type Keys = Readonly<Record<string, (event: KeyboardEvent) => unknown>>;
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) &&
-  !(target instanceof HTMLInputElement && target.type === 'checkbox');
+  !(target instanceof HTMLInputElement && (target.type === 'checkbox' || target.type === 'radio'));
 
 /** What stands on the screen and listens, the newest last. */
 const listening: Keys[] = [];

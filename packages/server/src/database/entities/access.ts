@@ -1,7 +1,7 @@
 import type { Wanted } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn, PrimaryGeneratedColumn } from 'typeorm';
 
-/** Somebody asked to be let into a course; one that was granted is what lets them in. */
+/** Somebody asked to be let into a course, or was let in unasked; one that was granted is what lets them in. */
 @Entity('access_ask')
 @Index('access_ask_course', ['courseId', 'personId'])
 export class AccessAskRow {
@@ -20,6 +20,10 @@ export class AccessAskRow {
 
   @Column({ type: 'text' })
   words!: string;
+
+  /** The owner let them in without being asked. */
+  @Column({ type: 'boolean', default: false })
+  unasked!: boolean;
 
   @Column({ type: 'text', name: 'asked_at' })
   askedAt!: string;

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { fetchAsksOf } from '../../shared/api/access.js';
 import { sentenceOf } from '../../shared/api/client.js';
 import AskLine from '../../access/AskLine.vue';
+import LetColleagueIn from './LetColleagueIn.vue';
 import { useCourseStore } from '../state/courseStore.js';
 
 const course = useCourseStore();
@@ -35,12 +36,11 @@ watch(() => summary.value.id, load, { immediate: true });
       />
       open for reuse: everybody who teaches here may read it and bring from it
     </label>
+    <LetColleagueIn @done="load" />
     <p v-if="failure" role="alert">{{ failure }}</p>
     <ul v-else-if="asks.length > 0" class="lines">
       <AskLine v-for="ask in asks" :key="ask.id" :ask="ask" mine-to-answer @answered="load" />
     </ul>
-    <p v-else class="quiet small">Nobody asked to be let in.</p>
+    <p v-else class="quiet small">Nobody asked to be let in, and nobody was let in.</p>
   </section>
 </template>
-
-<style scoped></style>

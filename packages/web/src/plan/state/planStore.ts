@@ -17,6 +17,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { isConflict, sentenceOf } from '../../shared/api/client.js';
 import { changeSources, fetchPlan, seePlan } from '../../shared/api/plans.js';
 import { useAnnouncer } from '../../shared/announcer.js';
+import { termInSentence } from '../../shared/courseLine.js';
 import { count } from '../../shared/words.js';
 import { useWorkedPlan } from '../preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
@@ -181,7 +182,7 @@ export const usePlanStore = defineStore('plan', () => {
       if (state.is === 'running') return null;
       const { shell } = plan;
       announce(
-        `Done: ${lastRun.value?.counts.things ?? 0} things of ${plan.sources[0]!.source.course.term} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
+        `Done: ${lastRun.value?.counts.things ?? 0} things of ${termInSentence(plan.sources[0]!.source.course)} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
       );
       return state.outcome;
     } catch (error) {

@@ -1,14 +1,11 @@
 import type { CourseHead } from '@yarin/core';
-
-/** What a course is, or when it ran. */
-const mainLabel = ({ type, term }: CourseHead): string =>
-  type === 'development' ? 'the development course' : type === 'template' ? 'the shared template' : term;
+import { termInSentence } from '../../shared/courseLine.js';
 
 /** From short to long: what tells a course from others of a plan. */
 const WAYS: readonly ((course: CourseHead) => string)[] = [
-  mainLabel,
-  (course) => `${course.code} ${course.number}, ${mainLabel(course)}`,
-  (course) => `${course.code} ${course.number}-${course.section}, ${mainLabel(course)}`,
+  termInSentence,
+  (course) => `${course.code} ${course.number}, ${termInSentence(course)}`,
+  (course) => `${course.code} ${course.number}-${course.section}, ${termInSentence(course)}`,
 ];
 
 /** Names of the courses that a plan brings from, each the shortest that no other of them has; by id. */

@@ -11,6 +11,7 @@ import {
   type Snapshot,
 } from '@yarin/core';
 import { computed, type ShallowRef } from 'vue';
+import { termInSentence } from '../../shared/courseLine.js';
 import { count, sectionWords } from '../../shared/words.js';
 import { summedLearners } from './planWords.js';
 import { sourceNames } from './sourceNames.js';
@@ -44,7 +45,7 @@ export function usePlanSources(
     const words = ({ course, meetings }: Snapshot): string => sectionWords({ ...course, meetings });
     const more = others.length === 0 ? '' : ` · and ${count(others.length, 'more course')}`;
     return {
-      old: { term: source.course.term, words: `${words(source)}${more}` },
+      old: { term: termInSentence(source.course), words: `${words(source)}${more}` },
       new: { term: shell.course.term, words: words(shell) },
     };
   });

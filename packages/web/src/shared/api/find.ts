@@ -5,6 +5,8 @@ export interface FindQuery {
   readonly words?: string;
   readonly when?: When | undefined;
   readonly term?: string | undefined;
+  readonly campus?: string | undefined;
+  readonly template?: 'yes' | undefined;
   readonly mine?: 'yes' | undefined;
   readonly usable?: 'yes' | undefined;
   readonly holds?: 'yes' | undefined;

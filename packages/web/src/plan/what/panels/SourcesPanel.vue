@@ -6,6 +6,7 @@ import { usePlanStore } from '../../state/planStore.js';
 
 const plan = usePlanStore();
 const ids = computed(() => plan.sources.map(({ source }) => source.course.id));
+const above = computed(() => new Set([plan.view!.shell.course.id]));
 const movable = computed(() => plan.view!.right.may);
 
 const rows = computed(() =>
@@ -64,10 +65,10 @@ const toggle = (id: string): void =>
     </div>
     <FindOther
       v-if="movable"
-      :self="plan.view!.shell.course"
-      :chosen="ids.map((id) => ({ id }))"
-      side="into"
-      @toggle="({ id }) => toggle(id)"
+      :above="above"
+      :chosen="plan.sources.map(({ source }) => source.course)"
+      how="more"
+      @press="({ id }) => toggle(id)"
     />
   </section>
 </template>
