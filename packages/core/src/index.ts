@@ -81,7 +81,14 @@ export { policyEffect, type PolicyEffect } from './plan/policyEffect.js';
 export { causesOf, reviewPlan, type Review } from './plan/review.js';
 export { isTakenOutByHand, type LineageEntry, type Match } from './plan/shapes/matches.js';
 export { titleKey } from './course/title.js';
-export { decisionsAtFirst } from './plan/decisionsAtFirst.js';
+export {
+  decisionsAtFirst,
+  decisionsOfSetUp,
+  firstDecisions,
+  SET_UP_KINDS,
+  type PlanScope,
+} from './plan/decisionsAtFirst.js';
+export { categoriesOf, setUpEffect, setUpOf, type SetUp, type SetUpCategory, type SetUpEffect } from './plan/setUpEffect.js';
 export { canBeTakenOut } from './plan/matching/takenOut.js';
 export { isOut, isWritten, landsNew, staysBehind, type PlanLine } from './plan/shapes/line.js';
 export type { Verb } from './names/verbs.js';

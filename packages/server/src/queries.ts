@@ -7,6 +7,7 @@ import { deskSentence } from './desk/sentences.js';
 import { pairView } from './pairing/pairingService.js';
 import { followingPlans, sectionsView } from './plans/parallelSections.js';
 import { planCalendarFile, planDates, planDateSheet } from './plans/planDates.js';
+import { setUpView } from './plans/setUpView.js';
 import { knownOfPlan, planView } from './plans/planView.js';
 import { redated } from './runs/redated.js';
 import { thingsOfRun } from './takeBack/thingsOfRun.js';
@@ -20,6 +21,7 @@ const WORKINGS = {
   deskSentence,
   planView,
   knownOfPlan,
+  setUpView,
   sectionsView,
   followingPlans,
   planDates,

@@ -17,6 +17,7 @@ export const router = createRouter({
     },
     { path: '/find', name: 'find', component: () => import('./find/FindPage.vue') },
     { path: '/pair/:side(into|from)/:id', name: 'pair', component: () => import('./pair/PairPage.vue'), props: true },
+    { path: '/set-up/:id', name: 'setUp', component: () => import('./setUp/SetUpPage.vue'), props: true },
     { path: '/access', name: 'access', component: () => import('./access/AccessPage.vue') },
     { path: '/roster', name: 'roster', component: () => import('./roster/RosterPage.vue') },
     { path: '/calendars', name: 'calendars', component: () => import('./calendars/CalendarsPage.vue') },

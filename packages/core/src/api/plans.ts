@@ -1,3 +1,5 @@
+import type { PlanScope } from '../plan/decisionsAtFirst.js';
+import type { SetUp, SetUpCategory, SetUpEffect } from '../plan/setUpEffect.js';
 import type { Candidate, Proposal } from '../choose/propose.js';
 import type { StandingRecipe } from '../choose/recipes.js';
 import type { Finding } from '../choose/findings/finding.js';
@@ -124,8 +126,32 @@ export interface PlanSourceView {
 }
 
 /** Everything that the plan page needs to compute every toggle by itself. */
+/** A course that the gradebook set-up of another could go into by itself. */
+export interface SetUpInto {
+  readonly course: CourseSummary;
+  /** Its class has begun. */
+  readonly isRunning: boolean;
+  /** Its plan for the set-up alone, while there is one. */
+  readonly planId: string | null;
+  /** What would happen there; a sentence when it can't be worked out. */
+  readonly effect: SetUpEffect | string;
+  /** How many things would be written. */
+  readonly toWrite: number;
+}
+
+/** The gradebook set-up of a course, and where it could go by itself. */
+export interface SetUpView {
+  readonly course: CourseSummary;
+  readonly setUp: SetUp;
+  readonly categories: readonly SetUpCategory[];
+  readonly right: Right;
+  readonly into: readonly SetUpInto[];
+}
+
 export interface PlanView {
   readonly id: string;
+  /** The whole course, or its gradebook set-up by itself. */
+  readonly scope: PlanScope;
   readonly version: number;
   readonly decisions: Decisions;
   /** In their order of precedence; mostly one. */

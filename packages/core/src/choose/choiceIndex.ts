@@ -32,8 +32,8 @@ export interface ChoiceIndex {
   /** Places of what an item must have, and of the line and category that a place that is kept needs. */
   readonly musts: readonly Int32Array[];
   readonly gradedIn: readonly Int32Array[];
-  /** Places of the rubrics that work is scored by. */
-  readonly scored: readonly Int32Array[];
+  /** Places of the rubric that work is scored by, and of the outcomes that it or a rubric is aligned to. */
+  readonly along: readonly Int32Array[];
   readonly rules: readonly RuleEnds[];
   /** Lines in which work of the course is graded; those for paper and outside marks are none. */
   readonly lines: readonly GradedLine[];
@@ -75,7 +75,7 @@ export function indexChoices(source: Snapshot, findings: readonly Finding[]): Ch
     marks: Array.from(items, (_, at) => marks[at]),
     musts: items.map((item) => targets(item, isMust)),
     gradedIn,
-    scored: items.map((item) => targets(item, (type) => type === 'scored')),
+    along: items.map((item) => targets(item, (type) => type === 'scored' || type === 'aligned')),
     lines: gradedLines(items, gradedIn),
     rules: items.flatMap((item, at) => (item.kind === 'rule' ? [endsOf(item, at, place)] : [])),
     standIn,

@@ -21,7 +21,7 @@ const isLeftDouble = ({ bring, by, why }: Decision): boolean =>
  * @param from       places whose needs are looked at; of all that comes when absent
  */
 export function closeNeeds(
-  { source, parent, musts, gradedIn, scored, standIn }: ChoiceIndex,
+  { source, parent, musts, gradedIn, along, standIn }: ChoiceIndex,
   decisions: Decision[],
   isMet: (at: number) => boolean,
   from?: readonly number[],
@@ -64,7 +64,7 @@ export function closeNeeds(
     };
     queue.push(at);
   };
-  /** Where a few things were chosen, the rubric of chosen work costs nothing: it comes, unless somebody left it. */
+  /** Where a few things were chosen, their rubrics and outcomes cost nothing: they come, unless somebody left them. */
   const goAlong = (at: number, by: number): void => {
     const decision = decisions[at]!;
     if (decision.bring || decision.met || decision.why[0]?.reason !== 'all') return;
@@ -80,6 +80,6 @@ export function closeNeeds(
     // A place that is kept needs its line in the gradebook, and nothing else.
     const needed = decisions[at]!.bring ? musts[at]! : gradedIn[at]!;
     for (let link = 0; link < needed.length; link++) need(needed[link]!, at, 'neededBy');
-    if (decisions[at]!.bring) for (const rubric of scored[at]!) goAlong(rubric, at);
+    if (decisions[at]!.bring) for (const each of along[at]!) goAlong(each, at);
   }
 }

@@ -12,6 +12,7 @@ const ACT_PHRASES = {
   leftOver: ['left over', 'loose ends', 'broken links', 'problems', 'to do', 'validate'],
   takeBack: ['take back', 'undo', 'revert', 'restore', 'reset'],
   publish: ['publish', 'open to learners', 'release', 'unpublish', 'visible', 'go live', 'settings', 'archive'],
+  setUp: ['gradebook setup', 'gradebook set up', 'grading scheme', 'grading scale'],
   gradebook: ['gradebook', 'grades', 'weights', 'categories', 'grading', 'marks'],
   classDays: ['class days', 'meeting times', 'meetings', 'class times'],
   files: ['files', 'documents', 'uploads', 'pictures', 'images'],

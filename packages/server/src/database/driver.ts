@@ -14,6 +14,7 @@ import { Journals1764748800000 } from './migrations/1764748800000-Journals.js';
 import { Deeds1764835200000 } from './migrations/1764835200000-Deeds.js';
 import { FoundByMore1764921600000 } from './migrations/1764921600000-FoundByMore.js';
 import { LetInUnasked1765008000000 } from './migrations/1765008000000-LetInUnasked.js';
+import { SetUpPlans1765094400000 } from './migrations/1765094400000-SetUpPlans.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
 /** The database within a data folder. */
@@ -40,6 +41,7 @@ function options(dataFolder: string): DataSourceOptions {
       Deeds1764835200000,
       FoundByMore1764921600000,
       LetInUnasked1765008000000,
+      SetUpPlans1765094400000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

@@ -1,6 +1,7 @@
 import { ROWS, VALUES } from '../database/lists.js';
 import type { CourseSummary, LatelyRun } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
+import { IS_OF_COURSE } from '../pairing/pairingService.js';
 import { DOER_NAME } from '../history/deeds.js';
 
 /** The last run that stands in a shell. */
@@ -30,7 +31,7 @@ export async function standingRuns(
 ): Promise<ReadonlyMap<string, StandingRun>> {
   const runs = await manager.query<RunOfDesk[]>(
     `SELECT ${RUN} FROM ${ROWS} AS shell CROSS JOIN run ON run.destination_id = shell.value
-      WHERE run.undone_at IS NULL ORDER BY run.number`,
+      WHERE run.undone_at IS NULL AND ${IS_OF_COURSE} ORDER BY run.number`,
     [idsOf(shells)],
   );
   return new Map(
@@ -72,7 +73,7 @@ export async function plansInto(
 ): Promise<readonly PlanOfDesk[]> {
   const plans = await manager.query<(Omit<PlanOfDesk, 'furtherSources'> & { readonly further: string })[]>(
     `SELECT plan.id, plan.source_id AS sourceId, plan.further_sources AS further, plan.destination_id AS destinationId, plan.version
-       FROM plan WHERE plan.destination_id IN ${VALUES} ORDER BY plan.changed_at DESC, plan.version DESC, plan.id`,
+       FROM plan WHERE plan.destination_id IN ${VALUES} AND plan.scope = 'course' ORDER BY plan.changed_at DESC, plan.version DESC, plan.id`,
     [idsOf(shells)],
   );
   return plans.map(({ further, ...plan }) => ({ ...plan, furtherSources: JSON.parse(further) as string[] }));

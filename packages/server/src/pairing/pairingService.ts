@@ -46,7 +46,7 @@ export async function proposeGround(manager: EntityManager): Promise<ProposeGrou
     `SELECT source.value AS source, run.destination_id AS destination, term.name AS term,
             course.code || ' ' || course.number || '-' || course.section AS "into"
        FROM run CROSS JOIN ${valuesOf(listWith('run.further_sources', 'run.source_id'))} AS source
-            JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL`,
+            JOIN course ON course.id = run.destination_id JOIN term ON term.id = course.term_id WHERE run.undone_at IS NULL AND ${IS_OF_COURSE}`,
   );
   const formerly = (await manager.find(FormerCodeRow)).map(({ code, number, wasCode, wasNumber }) => ({
     code,
@@ -55,6 +55,9 @@ export async function proposeGround(manager: EntityManager): Promise<ProposeGrou
   }));
   return { runs, formerly };
 }
+
+/** A run brought a course, not its gradebook set-up by itself; that says nothing of whether a shell is filled. */
+export const IS_OF_COURSE = `NOT EXISTS (SELECT 1 FROM plan WHERE plan.id = run.plan_id AND plan.scope <> 'course')`;
 
 /** What could come before a shell, in the order in which it is proposed. */
 export interface Predecessors {
@@ -114,9 +117,10 @@ export const pairView: Query<AskedCourse & { readonly side: 'shell' | 'source' }
     .where(
       side === 'shell'
         ? 'plan.destination_id = :id'
-        : `plan.source_id = :id OR EXISTS (SELECT 1 FROM ${valuesOf('plan.further_sources')} WHERE value = :id)`,
+        : `(plan.source_id = :id OR EXISTS (SELECT 1 FROM ${valuesOf('plan.further_sources')} WHERE value = :id))`,
       { id: course.id },
     )
+    .andWhere(`plan.scope = 'course'`)
     .orderBy({ 'plan.place': 'ASC', 'plan.changed_at': 'ASC' })
     .getMany();
   const { verdict, candidates, askable } =
@@ -168,7 +172,7 @@ async function sourcesFor(manager: EntityManager, asker: Asker, shell: CourseSum
 }
 
 /** Where a course could be carried forward to: not yet ended, the person's own; shells first, of those the same course. */
-async function shellsFor(
+export async function shellsFor(
   manager: EntityManager,
   asker: Asker,
   source: CourseSummary,

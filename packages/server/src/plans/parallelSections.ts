@@ -55,7 +55,7 @@ async function sectionsOf(
   today: string,
 ): Promise<Section[]> {
   const shells = await parallelTo(manager, person, destination, today);
-  const plans = await manager.findBy(PlanRow, { sourceId: plan.sourceId });
+  const plans = await manager.findBy(PlanRow, { sourceId: plan.sourceId, scope: plan.scope });
   return Promise.all(
     shells.map(async (shell): Promise<Section> => {
       const own = shell.id === plan.destinationId ? plan : plans.find((each) => each.destinationId === shell.id);

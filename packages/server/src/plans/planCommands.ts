@@ -1,4 +1,4 @@
-import { decisionsAtFirst, type Decisions } from '@yarin/core';
+import { firstDecisions, type Decisions, type PlanScope } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { timesOf } from '../terms/termStore.js';
 import { storable } from '../courses/sanitise.js';
@@ -16,6 +16,7 @@ export interface NewPlan {
   /** Courses that the person may not use any more; they fall out of a plan that is there. */
   readonly lost: readonly string[];
   readonly destinationId: string;
+  readonly scope: PlanScope;
   readonly doer: Doer;
   readonly at: string;
 }
@@ -35,11 +36,11 @@ const DECIDED = 'decided in the plan into the course';
 /** Opens the plan of a pair: the one that is there, with the further sources added behind its own, or a new one. */
 export const openPlan: Command<NewPlan, { id: string }> = async (
   { manager },
-  { id, sourceIds, lost, destinationId, doer, at },
+  { id, sourceIds, lost, destinationId, scope, doer, at },
 ) => {
   await noteActing(manager, doer, { courseId: destinationId, at, what: OPENED });
   const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
-  const known = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
+  const known = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId, scope });
   if (known !== null) {
     const kept = known.furtherSources.filter((each) => !lost.includes(each));
     const next = [...new Set([...kept, ...furtherSources])];
@@ -57,10 +58,10 @@ export const openPlan: Command<NewPlan, { id: string }> = async (
     return { id: known.id };
   }
   const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
-  const decisions = decisionsAtFirst(await standingRecipe(manager, shell.department));
+  const decisions = firstDecisions(scope, await standingRecipe(manager, shell.department));
   const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
   const personId = doer.forPersonId ?? doer.personId;
-  const plan = { id, sourceId: sourceId!, furtherSources, destinationId, personId };
+  const plan = { id, sourceId: sourceId!, furtherSources, destinationId, scope, personId };
   const seenTimes = await timesOf(manager, [...sourceIds, destinationId]);
   await manager.insert(PlanRow, { ...plan, decisions, seenTimes, version: 1, changedAt: at, place });
   return { id };
@@ -97,8 +98,8 @@ export const changeSources: Command<ChangedSources, { version: number }> = async
   const plan = await unchangedPlan(manager, planId, version);
   await noteActing(manager, doer, { courseId: plan.destinationId, at, what: DECIDED });
   const [sourceId, ...furtherSources] = [...new Set(sourceIds)];
-  const { destinationId } = plan;
-  const other = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId });
+  const { destinationId, scope } = plan;
+  const other = await manager.findOneBy(PlanRow, { sourceId: sourceId!, destinationId, scope });
   if (other !== null && other.id !== planId)
     throw conflict(
       'Another plan from this course into this shell is begun already. Open that one, or let another course stand first.',
@@ -184,11 +185,11 @@ export interface FollowedPlan {
 export const followSections: Command<FollowedPlan, void> = async ({ manager }, { planId, plans, doer, at }) => {
   const followed = await manager.findOneBy(PlanRow, { id: planId });
   if (followed === null) throw notFound('This plan is not there any more.');
-  const { sourceId, furtherSources } = followed;
+  const { sourceId, furtherSources, scope } = followed;
   const personId = doer.forPersonId ?? doer.personId;
   for (const { id, destinationId, decisions } of plans) {
     await noteActing(manager, doer, { courseId: destinationId, at, what: DECIDED });
-    const known = await manager.findOneBy(PlanRow, { sourceId, destinationId });
+    const known = await manager.findOneBy(PlanRow, { sourceId, destinationId, scope });
     if (known !== null) {
       const seenTimes = await seenWith(manager, known, furtherSources);
       const version = known.version + 1;
@@ -197,7 +198,7 @@ export const followSections: Command<FollowedPlan, void> = async ({ manager }, {
     }
     const seenTimes = await timesOf(manager, [...sourcesOf(followed), destinationId]);
     const place = 1 + (await manager.countBy(PlanRow, { destinationId }));
-    const plan = { id, sourceId, furtherSources, destinationId, personId, decisions, seenTimes };
+    const plan = { id, sourceId, furtherSources, destinationId, scope, personId, decisions, seenTimes };
     await manager.insert(PlanRow, { ...plan, version: 1, changedAt: at, place });
   }
 };

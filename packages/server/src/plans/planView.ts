@@ -105,6 +105,7 @@ export const planView: PlanQuery<AskedPlan, PlanView> = async ({ manager, ground
   const known = await grounds.grounds(sources, destination);
   return {
     id: plan.id,
+    scope: plan.scope,
     version: plan.version,
     decisions: plan.decisions,
     sources: await Promise.all(

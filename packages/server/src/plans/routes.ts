@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Type } from '@sinclair/typebox';
 import { decisionsSchema } from '@yarin/core/schemas';
-import { applyDecisionChanges, mayDo, parseDay, pointerPart, type Decisions } from '@yarin/core';
+import { applyDecisionChanges, mayDo, parseDay, pointerPart, type Decisions, type PlanScope } from '@yarin/core';
 import { Router } from 'express';
 import type { Server } from '../context.js';
 import { summariseCourse } from '../courses/courseSummaries.js';
@@ -17,7 +17,14 @@ import { planFor } from './planView.js';
 const MOST_SOURCES = 10;
 const sourcesSchema = Type.Array(Type.String(), { minItems: 1, maxItems: MOST_SOURCES, uniqueItems: true });
 const checkPair = checked(
-  Type.Object({ sources: sourcesSchema, destination: Type.String() }, { additionalProperties: false }),
+  Type.Object(
+    {
+      sources: sourcesSchema,
+      destination: Type.String(),
+      scope: Type.Optional(Type.Union([Type.Literal('course'), Type.Literal('gradebook')])),
+    },
+    { additionalProperties: false },
+  ),
 );
 const checkDestinations = checked(
   Type.Object(
@@ -73,8 +80,13 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
   }
 
   /** Further sources of the plan of a pair that the person may not use any more. */
-  async function lostSources(person: Asker, sourceId: string, destinationId: string): Promise<string[]> {
-    const plan = await reading.manager.findOneBy(PlanRow, { sourceId, destinationId });
+  async function lostSources(
+    person: Asker,
+    sourceId: string,
+    destinationId: string,
+    scope: PlanScope,
+  ): Promise<string[]> {
+    const plan = await reading.manager.findOneBy(PlanRow, { sourceId, destinationId, scope });
     const lost: string[] = [];
     for (const id of plan?.furtherSources ?? []) {
       const course = await summariseCourse(reading.manager, id, person.id);
@@ -84,12 +96,12 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
   }
 
   router.post('/plans', async (request, response) => {
-    const { sources: sourceIds, destination: destinationId } = checkPair(request.body);
+    const { sources: sourceIds, destination: destinationId, scope = 'course' } = checkPair(request.body);
     const person = askerOf(request);
     await demandSources(person, sourceIds, destinationId);
     await courseFor(reading.manager, 'run', person, destinationId, now().slice(0, 10));
-    const lost = await lostSources(person, sourceIds[0]!, destinationId);
-    const plan = { id: randomUUID(), sourceIds, lost, destinationId, doer: doerOf(request), at: now() };
+    const lost = await lostSources(person, sourceIds[0]!, destinationId, scope);
+    const plan = { id: randomUUID(), sourceIds, lost, destinationId, scope, doer: doerOf(request), at: now() };
     response.status(201).json(await writer.run('openPlan', plan));
   });
 
@@ -102,6 +114,11 @@ export function planRoutes({ reading, writer, queries, clock }: Server): Router 
     response.json(
       await writer.run('changeSources', { planId: plan.id, version, sourceIds, doer: doerOf(request), at: now() }),
     );
+  });
+
+  /** The gradebook set-up of a course, and where it could go by itself. */
+  router.get('/courses/:id/gradebook/into', async (request, response) => {
+    await queries.send(response, 'setUpView', { person: askerOf(request), courseId: request.params.id, now: now() });
   });
 
   router.get('/plans/:id', async (request, response) => {

@@ -92,6 +92,12 @@ const WAYS: Readonly<Record<ActName, Way>> = {
     elsewhere: [DESK, 'at the Desk: Lately'],
   },
   publish: ofCourse('Open a course to learners', 'settings', 'the settings of this course'),
+  setUp: {
+    title: 'Gradebook set-up into other courses',
+    inPlan: openACourse,
+    inCourse: (place) => [{ name: 'setUp', params: { id: idOf(place) } }, 'of this course, by itself'],
+    elsewhere: OPEN_A_COURSE,
+  },
   gradebook: {
     title: 'Gradebook',
     inPlan: (place) => [knot(place, 'what', { by: 'category' }), 'this plan, What, by category'],

@@ -4,6 +4,7 @@ import { computed, shallowRef, toRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PeekSheet from '../find/PeekSheet.vue';
 import PageFailure from '../shared/PageFailure.vue';
+import PairHead from '../shared/PairHead.vue';
 import { termInSentence, termLabel } from '../shared/courseLine.js';
 import { useKeys } from '../shared/useKeys.js';
 import { count, courseCode } from '../shared/words.js';
@@ -53,29 +54,22 @@ useKeys({ Escape: () => (inside.value || beside.value ? close() : false) });
 <template>
   <PageFailure v-if="failure" :sentence="failure" @again="load" />
   <div v-else-if="view" class="pair">
-    <header>
-      <h1>{{ side === 'into' ? 'Bring into this shell' : 'Carry this course forward' }}</h1>
-      <p class="way" aria-hidden="true">
-        <span>{{
-          side === 'into' ? (chosen[0] ? termInSentence(chosen[0]) : 'the old course') : termInSentence(view.course)
-        }}</span>
-        <svg viewBox="0 0 220 14" preserveAspectRatio="none">
-          <path d="M2 7H206" />
-          <path d="M200 2l8 5-8 5" />
-        </svg>
-        <span>{{
-          side === 'into'
-            ? view.course.term
-            : chosen.length > 1
-              ? count(chosen.length, 'shell')
-              : (chosen[0]?.term ?? 'the new shell')
-        }}</span>
-      </p>
+    <PairHead
+      :title="side === 'into' ? 'Bring into this shell' : 'Carry this course forward'"
+      :from="side === 'into' ? (chosen[0] ? termInSentence(chosen[0]) : 'the old course') : termInSentence(view.course)"
+      :to="
+        side === 'into'
+          ? view.course.term
+          : chosen.length > 1
+            ? count(chosen.length, 'shell')
+            : (chosen[0]?.term ?? 'the new shell')
+      "
+    >
       <ElButton v-if="right?.may" type="primary" size="large" :disabled="chosen.length === 0" @click="open(chosen)">{{
         actWords
       }}</ElButton>
       <p v-else class="refusal">{{ right?.may === false ? right.why : '' }}</p>
-    </header>
+    </PairHead>
     <p class="visually-hidden">
       Things flow from {{ side === 'into' ? 'the old course at the left' : courseCode(view.course) }} into
       {{ side === 'into' ? courseCode(view.course) : 'the shells at the right' }}.
@@ -116,48 +110,8 @@ useKeys({ Escape: () => (inside.value || beside.value ? close() : false) });
   <p v-else class="quiet loading">Looking for the other side …</p>
 </template>
 
+<style scoped src="../shared/pairOfPages.css"></style>
 <style scoped>
-.pair {
-  height: 100%;
-  display: flex;
-  flex-direction: column;
-}
-
-header {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 6px 28px;
-  align-items: center;
-  padding: 14px var(--margin);
-  border-bottom: 1px solid var(--rule);
-}
-
-h1 {
-  font-size: 26px;
-  line-height: 32px;
-}
-
-.way {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-  justify-content: center;
-  font: 500 17px/24px var(--serif);
-  white-space: nowrap;
-}
-
-svg {
-  width: 220px;
-  height: 14px;
-  flex: none;
-}
-
-path {
-  fill: none;
-  stroke: var(--indigo);
-  stroke-width: 2;
-}
-
 .refusal {
   max-width: 420px;
   color: var(--quiet);
@@ -166,21 +120,6 @@ path {
 .trouble {
   padding: 8px var(--margin);
   color: var(--madder);
-}
-
-.pages {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 64px;
-  padding: 0 var(--margin);
-}
-
-.pages > * {
-  min-height: 0;
-  overflow: auto;
-  padding: 14px 0 40px;
 }
 
 .pages > .inside {
@@ -192,36 +131,10 @@ path {
   order: -1;
 }
 
-.loading {
-  padding: 26px var(--margin);
-}
-
 @media (max-width: 800px) {
-  .pair {
-    height: auto;
-  }
-
-  header,
-  .pages {
-    grid-template-columns: 1fr;
-    gap: 8px;
-  }
-
-  .pages > * {
-    overflow: visible;
-  }
-
   .pages > .inside {
     order: -1;
     height: 80vh;
-  }
-
-  .way {
-    justify-content: start;
-  }
-
-  svg {
-    width: 60px;
   }
 }
 </style>

@@ -40,8 +40,9 @@ const classDays = computed(() => {
   return before === after || before === '' || after === '' ? '' : `class moves from ${before} to ${after} · `;
 });
 const savedWords = computed(() => {
-  if (plan.isDone) return `brought ${timeWords(plan.lastRun!.at)} by ${plan.lastRun!.by}`;
-  return `${classDays.value}${{ saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving]}`;
+  const alone = plan.view!.scope === 'gradebook' ? 'the gradebook set-up alone · ' : '';
+  if (plan.isDone) return `${alone}brought ${timeWords(plan.lastRun!.at)} by ${plan.lastRun!.by}`;
+  return `${alone}${classDays.value}${{ saved: 'saved', saving: 'saving …', failed: 'not saved' }[plan.saving]}`;
 });
 /** The act by its result: “Bring 212 things”. */
 const actWords = computed(() => {

@@ -1,4 +1,4 @@
-import type { CourseTime, Decisions, PlanPolicy, RunCounts } from '@yarin/core';
+import type { CourseTime, Decisions, PlanPolicy, PlanScope, RunCounts } from '@yarin/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 /** Every source of a plan or run, the one that goes before the others first. */
@@ -9,7 +9,7 @@ export const sourcesOf = ({ sourceId, furtherSources }: Pick<PlanRow, 'sourceId'
 
 /** A rollover being prepared. It stores decisions; what they lead to is computed. */
 @Entity('plan')
-@Index('plan_pair', ['sourceId', 'destinationId'], { unique: true })
+@Index('plan_pair', ['sourceId', 'destinationId', 'scope'], { unique: true })
 @Index('plan_destination', ['destinationId'])
 export class PlanRow {
   @PrimaryColumn({ type: 'text' })
@@ -25,6 +25,10 @@ export class PlanRow {
 
   @Column({ type: 'text', name: 'destination_id' })
   destinationId!: string;
+
+  /** The whole course, or its gradebook set-up by itself. */
+  @Column({ type: 'text', default: 'course' })
+  scope!: PlanScope;
 
   @Column({ type: 'text', name: 'person_id' })
   personId!: string;

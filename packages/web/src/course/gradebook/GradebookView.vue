@@ -23,6 +23,21 @@ async function add(kind: 'gradeCategory' | 'lineItem', title: string): Promise<v
   const key = await course.add(kind, title, null);
   if (key !== undefined) open(key);
 }
+
+/** What most courses use; its steps are written over where it opens. */
+const USUAL_STEPS = [
+  ['A', 90],
+  ['B', 80],
+  ['C', 70],
+  ['D', 60],
+  ['F', 0],
+] as const;
+async function giveScale(): Promise<void> {
+  const key = await course.add('scoreScale', 'Scale', null);
+  if (key === undefined) return;
+  await course.setDetails(key, { scale: USUAL_STEPS, rounding: 'half up', learnersSee: 'letter and points' });
+  open(key);
+}
 </script>
 
 <template>
@@ -41,9 +56,17 @@ async function add(kind: 'gradeCategory' | 'lineItem', title: string): Promise<v
         )
       }}
       in {{ count(book.categories.filter(({ key }) => key).length, 'category', 'categories') }}.
-      <span v-if="course.mayChange" class="acts">
-        <button class="plain-link" @click="add('gradeCategory', 'New category')">add a category</button>
-        <button class="plain-link" @click="add('lineItem', 'New line')">add a line</button>
+      <span class="acts">
+        <template v-if="course.mayChange">
+          <button class="plain-link" @click="add('gradeCategory', 'New category')">add a category</button>
+          <button class="plain-link" @click="add('lineItem', 'New line')">add a line</button>
+        </template>
+        <RouterLink
+          v-if="course.view!.rights.use.may"
+          class="plain-link"
+          :to="{ name: 'setUp', params: { id: course.view!.summary.id } }"
+          >carry the set-up into other courses</RouterLink
+        >
       </span>
     </p>
     <table class="facts">
@@ -117,7 +140,7 @@ async function add(kind: 'gradeCategory' | 'lineItem', title: string): Promise<v
         </li>
       </ul>
     </section>
-    <ScoreScale :scale="book.scale" @open="open" />
+    <ScoreScale :scale="book.scale" :may-give="course.mayChange" @open="open" @give="giveScale" />
   </div>
 </template>
 

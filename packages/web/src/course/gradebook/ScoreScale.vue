@@ -2,8 +2,8 @@
 import type { SnapshotItem } from '@yarin/core';
 import { computed } from 'vue';
 
-const { scale } = defineProps<{ scale: SnapshotItem | undefined }>();
-defineEmits<{ open: [key: string] }>();
+const { scale, mayGive } = defineProps<{ scale: SnapshotItem | undefined; mayGive: boolean }>();
+defineEmits<{ open: [key: string]; give: [] }>();
 
 type Step = readonly [letter: string, from: number];
 const steps = computed(() => (Array.isArray(scale?.details?.scale) ? (scale.details.scale as Step[]) : []));
@@ -22,7 +22,10 @@ const text = (value: unknown): string => (typeof value === 'string' ? value : ''
       rounded {{ text(scale.details?.rounding) || 'as the college does' }}; learners see
       {{ text(scale.details?.learnersSee) || 'points' }}
     </p>
-    <p v-else class="quiet">No scale; learners see points.</p>
+    <p v-else class="quiet">
+      No scale; learners see points.
+      <button v-if="mayGive" class="plain-link" @click="$emit('give')">give it one, A to F, to be changed</button>
+    </p>
     <ol v-if="steps.length > 0">
       <li v-for="[letter, from] in steps" :key="letter">
         <b>{{ letter }}</b> <span class="quiet">from {{ from }}</span>

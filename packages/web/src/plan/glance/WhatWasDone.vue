@@ -16,7 +16,9 @@ const MOST_NAMED = 5;
 const rows = computed(() =>
   KINDS.flatMap((kind) => {
     const counts = run.value.counts.byKind[kind];
-    return counts === undefined
+    // Of a set-up by itself nothing else was meant to come.
+    const isMeant = plan.view!.scope === 'course' || (counts?.brought ?? 0) > 0;
+    return counts === undefined || !isMeant
       ? []
       : [{ name: KIND_WORDS[kind].many, ...counts, left: counts.source - counts.brought }];
   }),

@@ -1,9 +1,21 @@
-import type { DateStyle, DecisionChange, JobState, PlanView, Problem, RunThing, SectionsView } from '@yarin/core';
+import type {
+  DateStyle,
+  DecisionChange,
+  JobState,
+  PlanScope,
+  PlanView,
+  Problem,
+  RunThing,
+  SectionsView,
+  SetUpView,
+} from '@yarin/core';
 import { get, patch, post, put } from './client.js';
 
 /** @param sources  in their order of precedence */
-export const openPlan = (sources: readonly string[], destination: string) =>
-  post<{ id: string }>('/plans', { sources, destination });
+export const openPlan = (sources: readonly string[], destination: string, scope: PlanScope = 'course') =>
+  post<{ id: string }>('/plans', { sources, destination, scope });
+/** The gradebook set-up of a course, and where it could go by itself. */
+export const fetchSetUp = (course: string) => get<SetUpView>(`/courses/${encodeURIComponent(course)}/gradebook/into`);
 export const fetchPlan = (id: string) => get<PlanView>(`/plans/${id}`);
 export const seePlan = (id: string): Promise<void> => put(`/plans/${encodeURIComponent(id)}/seen`, {});
 export const saveDecisions = (id: string, version: number, changes: readonly DecisionChange[]) =>

@@ -88,6 +88,11 @@ const setting = (name: SettingName, comes: boolean): void =>
         >the teacher’s opening posts, {{ openingPosts }}</ElCheckbox
       >
     </fieldset>
+    <p v-if="plan.sources.length === 1 && plan.source.items.some(({ kind }) => kind === 'gradeCategory')">
+      <RouterLink class="plain-link" :to="{ name: 'setUp', params: { id: plan.source.course.id } }"
+        >the gradebook set-up by itself, into one course or several</RouterLink
+      >
+    </p>
     <details>
       <summary>a kind by itself</summary>
       <ul>

@@ -1,4 +1,4 @@
-import { decisionChanges, decisionsAtFirst, planChosen, staysBehind, type PlanLine } from '@yarin/core';
+import { decisionChanges, firstDecisions, planChosen, staysBehind, type PlanLine } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../../state/planStore.js';
 import { count } from '../../../shared/words.js';
@@ -17,7 +17,7 @@ const SORTS: Readonly<Record<string, readonly [one: string, many: string]>> = {
 /** The plan as it was proposed: what was decided since, and what going back would change. */
 export function useProposed() {
   const plan = usePlanStore();
-  const first = computed(() => decisionsAtFirst(plan.view!.standingRecipe));
+  const first = computed(() => firstDecisions(plan.view!.scope, plan.view!.standingRecipe));
   const decided = computed(() => {
     const counted = new Map<string, number>();
     for (const { at } of decisionChanges(first.value, plan.decisions)) {
