@@ -83,6 +83,7 @@ await run(openPlan, {
   id: 'plan',
   sourceIds: ['old'],
   lost: [],
+  scope: 'course',
   destinationId: 'new',
   doer: { personId: 'p', forPersonId: null },
   at: AT,
