@@ -88,7 +88,14 @@ export {
   SET_UP_KINDS,
   type PlanScope,
 } from './plan/decisionsAtFirst.js';
-export { categoriesOf, setUpEffect, setUpOf, type SetUp, type SetUpCategory, type SetUpEffect } from './plan/setUpEffect.js';
+export {
+  categoriesOf,
+  setUpEffect,
+  setUpOf,
+  type SetUp,
+  type SetUpCategory,
+  type SetUpEffect,
+} from './plan/setUpEffect.js';
 export { canBeTakenOut } from './plan/matching/takenOut.js';
 export { isOut, isWritten, landsNew, staysBehind, type PlanLine } from './plan/shapes/line.js';
 export type { Verb } from './names/verbs.js';

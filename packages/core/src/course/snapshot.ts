@@ -12,6 +12,8 @@ export interface SnapshotItem extends Omit<Item, 'body'> {
   readonly bodyHash?: string;
   /** Counts up with every edit, also of what the hash does not cover: state and links. */
   readonly version?: number | undefined;
+  /** Learners handed something in here, answered, replied or were marked. */
+  readonly begun?: true | undefined;
   /** The person who edited it last, where that is kept. */
   readonly editedBy?: string | undefined;
 }

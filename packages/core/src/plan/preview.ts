@@ -204,6 +204,7 @@ function lineOf(
   const answer = verb === 'ask' ? decided?.[item] : undefined;
   if (answer !== undefined)
     return { source, item, verb: 'ask', why, to, answered: keepsAll(answer) ? 'kept' : 'written' };
+  if ('begun' in match) return { source, item, verb, why, to, begun: true };
   if (why[0]?.reason === 'parentOf' && isNew) return { source, item, verb, why, to, headingOnly: true };
   // What a person changed in the shell meanwhile was reworded.
   return decision.reword === true && verb !== 'keep' && verb !== 'ask'

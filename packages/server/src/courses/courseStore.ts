@@ -128,7 +128,9 @@ async function readItems(manager: EntityManager, courseId: string, keys?: readon
       course: course ?? undefined,
     }),
   );
+  const begun = await begunIn(manager, courseId);
   return items.map((row) => ({
+    ...(begun.has(row.id) ? { begun: true as const } : {}),
     id: row.id,
     kind: row.kind,
     title: row.title,
@@ -147,6 +149,16 @@ async function readItems(manager: EntityManager, courseId: string, keys?: readon
     editedAt: row.editedAt ?? undefined,
     editedBy: row.editedBy ?? undefined,
   }));
+}
+
+/** Things of a course that learners have begun: what they handed in, answered, replied or got a mark for hangs on them. */
+async function begunIn(manager: EntityManager, courseId: string): Promise<ReadonlySet<string>> {
+  const rows = await manager.query<{ key: string }[]>(
+    `SELECT DISTINCT item_key AS key FROM learner_record
+      WHERE course_id = ? AND sort IN ('submission', 'attempt', 'reply', 'mark') AND item_key IS NOT NULL`,
+    [courseId],
+  );
+  return new Set(rows.map(({ key }) => key));
 }
 
 /** One item of a course, with its moments and links; `undefined` when it is not there. */

@@ -1,4 +1,12 @@
-import { categoriesOf, decisionsOfSetUp, mayDo, setUpEffect, setUpOf, type SetUpInto, type SetUpView } from '@yarin/core';
+import {
+  categoriesOf,
+  decisionsOfSetUp,
+  mayDo,
+  setUpEffect,
+  setUpOf,
+  type SetUpInto,
+  type SetUpView,
+} from '@yarin/core';
 import { courseFor } from '../courses/rights.js';
 import { readSnapshot } from '../courses/courseStore.js';
 import { PlanRow } from '../database/entities/run.js';

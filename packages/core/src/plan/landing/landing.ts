@@ -12,6 +12,7 @@ import type { Verb } from '../../names/verbs.js';
 import { settledAs } from '../../retime/causes.js';
 import type { Role } from '../../schemas/retimeJob.js';
 import { isWritten, landsNew, type PlanLine } from '../shapes/line.js';
+import { weightsLeftBehind } from './weightsKept.js';
 import { landingSets, type LandingSets } from './workSets.js';
 import type { PlanIndex, PreviewDate, PreviewItem } from '../shapes/preview.js';
 
@@ -49,6 +50,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
   const positions = positionsOf(index, lines, parentAt);
   const stateOf = landingStates(source, choices);
   const sets = landingSets(source.items, decisions.sets);
+  const weightless = weightsLeftBehind(index, lines, choices);
   const comesTo = (id: string): string | null => toAt[choice.placeOf.get(id) ?? -1] ?? null;
   const datesFor = datesInOrder(retimed);
   const written = new Map<string, PreviewItem>();
@@ -80,7 +82,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
       ...(hasPassed ? { hasPassed } : {}),
       points: sets.pointsOf(item),
       bodyHash: isPlace || line.headingOnly === true ? undefined : item.bodyHash,
-      details: isPlace ? { placeKept: true } : sets.detailsOf(item, landedDetails(item, there, choices)),
+      details: isPlace ? { placeKept: true } : sets.detailsOf(item, landedDetails(item, there, choices, weightless)),
       parent: there === undefined ? parentAt(at) : there.parent,
       position: there === undefined ? positions.get(line.to) : there.position,
       from: item.id,
@@ -186,9 +188,11 @@ function landedDetails(
   { id, kind, details }: SnapshotItem,
   there: SnapshotItem | undefined,
   { openingPosts, sections }: Choices,
+  weightless: ReadonlySet<string>,
 ): SnapshotItem['details'] {
   if (kind === 'syllabus') return landedSyllabus(details, there?.details, sections?.[id]);
   if (details === undefined) return details;
+  if (weightless.has(id)) return { ...details, weight: undefined };
   const dropsCheck = details.originalityCheck !== undefined;
   const dropsPost = openingPosts === 'leave' && details.openingPost === true;
   if (!dropsCheck && !dropsPost) return details;

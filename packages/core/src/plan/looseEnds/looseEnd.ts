@@ -11,6 +11,7 @@ export type LooseEndCode =
   | 'linkToNothing'
   | 'ruleWithoutEnd'
   | 'weights'
+  | 'weightLeft'
   | 'placeKept'
   | 'gradedWithoutDate'
   | 'notOpen'

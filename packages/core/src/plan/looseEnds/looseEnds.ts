@@ -20,6 +20,7 @@ import {
   ruleStays,
   standsAlready,
   toReword,
+  weightLeft,
 } from './planChecks.js';
 
 /** How each loose end is found, in the order of lines that are equally bad. A new one is a code, a check and its line here. */
@@ -29,6 +30,7 @@ const CHECKS: Readonly<
   linkToNothing: { ofCourse: linkToNothing },
   ruleWithoutEnd: { ofCourse: ruleWithoutEnd },
   weights: { ofCourse: weights },
+  weightLeft: { ofPlan: weightLeft },
   placeKept: { ofCourse: placeKept },
   gradedWithoutDate: { ofCourse: gradedWithoutDate },
   notOpen: { ofCourse: notOpen },

@@ -1,6 +1,7 @@
 import type { FindingName } from '../../names/findings.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
 import type { PlanLine } from '../shapes/line.js';
+import { weightOf, weightsLeftBehind } from '../landing/weightsKept.js';
 import { about, titlesOf, type IndexedPlan, type LooseEnd, type PlanCheck } from './looseEnd.js';
 
 const inSource = ({ byId }: IndexedPlan, ids: readonly string[]): SnapshotItem[] =>
@@ -112,6 +113,19 @@ export const originalityCheck: PlanCheck = (plan) =>
     one: 'An originality check has to be turned on again',
     many: 'originality checks have to be turned on again',
   });
+
+/** Categories that come with a few pieces of work, without the weight that they had. */
+export const weightLeft: PlanCheck = ({ input, preview, byId }) => {
+  const left = weightsLeftBehind({ ground: input }, preview.lines, input.decisions.choices);
+  const own = input.shell.items.reduce((sum, item) => sum + (item.kind === 'gradeCategory' ? weightOf(item) : 0), 0);
+  return [...left].map((id) => ({
+    code: 'weightLeft',
+    severity: 'wrong',
+    sentence: `“${byId.get(id)!.title}” comes without its ${weightOf(byId.get(id)!)} %`,
+    detail: `the course’s own weights come to ${own} % and stay as they are; let one of its categories take the work`,
+    items: [id],
+  }));
+};
 
 /** Dates that nobody moved since the run, and that the calendar or the rule puts elsewhere now. */
 export const datedElsewhere: PlanCheck = ({ preview: { elsewhere: dates } }) => {

@@ -74,7 +74,7 @@ export function matchToShell(
     if (byItem.has(item.id)) continue;
     const there = byTitle.size === 0 ? undefined : take(byTitle, titleKey(item));
     if (there === undefined) byItem.set(item.id, { verb: 'add' });
-    else byItem.set(item.id, { verb: gives(there) ? 'join' : 'ask', to: there.id });
+    else byItem.set(item.id, gives(there) ? unlessBegun('join', there) : { verb: 'ask', to: there.id });
   }
   return { byItem, gone: [...entries.values()] };
 }
@@ -85,5 +85,9 @@ function threeWay(item: SnapshotItem, there: SnapshotItem, entry: LineageEntry):
   const sourceChanged = item.contentHash !== sourceHash;
   const shellChanged = there.contentHash !== landedHash || (landedVersion ?? there.version) !== there.version;
   const verb = sourceChanged ? (shellChanged ? 'ask' : 'update') : shellChanged ? 'keep' : 'same';
-  return { verb, to: there.id };
+  return verb === 'update' ? unlessBegun(verb, there) : { verb, to: there.id };
 }
+
+/** Nothing that learners have begun is written over unasked. */
+const unlessBegun = (verb: 'join' | 'update', { id, begun }: SnapshotItem): Match =>
+  begun === true ? { verb: 'keep', to: id, begun } : { verb, to: id };

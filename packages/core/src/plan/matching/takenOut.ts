@@ -5,8 +5,9 @@ import type { Choices } from '../../schemas/choices.js';
 
 const NONE: ReadonlySet<string> = new Set();
 
-/** Whether a person may have a thing of the shell taken out: not its settings, nor what the college put there. */
-export const canBeTakenOut = (item: SnapshotItem): boolean => item.kind !== 'courseSettings' && !isCollegesOwn(item);
+/** Whether a person may have a thing of the shell taken out: not its settings, what the college put there, or what learners have begun. */
+export const canBeTakenOut = (item: SnapshotItem): boolean =>
+  item.kind !== 'courseSettings' && !isCollegesOwn(item) && item.begun !== true;
 
 /**
  * What is taken out of the shell because a person asked for it: things that nothing of the source answers to, be it that they

@@ -16,6 +16,8 @@ export interface PlanLine {
   readonly takenOut?: true;
   /** It comes as a draft, to be written anew. */
   readonly reword?: true;
+  /** Of `keep`: something would be written, but learners have begun it. */
+  readonly begun?: true;
   /** It comes for something inside it: title, place and state, without its text. */
   readonly headingOnly?: true;
 }

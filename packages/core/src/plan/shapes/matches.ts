@@ -13,7 +13,9 @@ export interface LineageEntry {
 export type Match =
   | { readonly verb: 'add' }
   | { readonly verb: 'join' | 'same' | 'update' | 'keep' | 'ask'; readonly to: string }
-  | { readonly verb: 'keep'; readonly to: null; readonly was: string };
+  | { readonly verb: 'keep'; readonly to: null; readonly was: string }
+  /** Something would be written, but learners have begun it: it stays as it is. */
+  | { readonly verb: 'keep'; readonly to: string; readonly begun: true };
 
 /** It was brought before, as the thing that `was` names, and a person took that out of the shell. */
 export const isTakenOutByHand = (match: Match): match is Extract<Match, { readonly to: null }> =>

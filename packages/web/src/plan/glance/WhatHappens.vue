@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { firstFew, isOpened } from '@yarin/core';
 import { computed } from 'vue';
 import { count, standingWords } from '../../shared/words.js';
 import PlanLine from '../lines/PlanLine.vue';
@@ -13,6 +14,13 @@ const plan = usePlanStore();
 
 /** Things that land as drafts whatever was chosen, since a date of theirs has passed. */
 const drafts = computed(() => plan.preview!.items.filter(({ hasPassed }) => hasPassed === true).length);
+/** Things that learners would see as soon as they are brought: they land open, and so is the course. */
+const seen = computed(() =>
+  plan.view!.shell.course.openToLearners === true
+    ? plan.preview!.items.filter(({ kind, isWritten, state }) => isWritten && state === 'open' && isOpened(kind))
+    : [],
+);
+const begun = computed(() => plan.preview!.lines.filter((line) => line.begun === true).length);
 const lines = computed(() => fateLines(plan.source, plan.view!.shell, plan.preview!));
 /** What has to be known first: what stands in the shell already, and what the registrar changed. */
 const remarks = computed(() => [
@@ -41,8 +49,23 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
       {{ count(plan.preview!.dates.length, 'date goes', 'dates go') }} to
       <RouterLink class="place-link" :to="{ params: { knot: 'when' } }"
         >{{ ruleWords(plan.policy) }}, {{ weekdayMapWords(plan.policy) }}</RouterLink
-      >{{ withClass }}. {{ drafts > 0 ? 'Each other thing' : 'Each thing' }} lands {{ landing }}; the course stays
-      closed to learners until you open it.
+      >{{ withClass }}. {{ drafts > 0 ? 'Each other thing' : 'Each thing' }} lands {{ landing
+      }}{{
+        plan.view!.shell.course.openToLearners === true
+          ? '.'
+          : '; the course stays closed to learners until you open it.'
+      }}
+    </p>
+    <p v-if="seen.length > 0" class="remark">
+      The course is open: learners see {{ count(seen.length, 'thing') }} at once,
+      {{ firstFew(seen.map(({ title }) => title)) }}.
+      <button v-if="plan.view!.right.may" class="plain-link" @click="plan.choose({ landing: 'draft' }, 'land draft')">
+        land all as drafts
+      </button>
+    </p>
+    <p v-if="begun > 0" class="remark">
+      {{ count(begun, 'thing') }} of the shell {{ begun === 1 ? 'stays' : 'stay' }} as they are there: learners have
+      begun them.
     </p>
     <ul class="lines">
       <TermLength />

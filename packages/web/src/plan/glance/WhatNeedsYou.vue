@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import CauseLine from '../lines/CauseLine.vue';
 import OpenedDoubts from '../lines/OpenedDoubts.vue';
 import PlanLine from '../lines/PlanLine.vue';
+import TakenByCategory from './TakenByCategory.vue';
 import { usePlanStore } from '../state/planStore.js';
 import { asRead } from '../../shared/readersDates.js';
 
@@ -19,8 +20,13 @@ const notes = computed(() => {
   });
 });
 const shownInNotes = 'reword';
-const ends = computed(() => plan.preview!.looseEnds.filter(({ code }) => code !== shownInNotes));
-const isQuiet = computed(() => plan.preview!.causes.length + notes.value.length + ends.value.length === 0);
+const joinable = computed(() => plan.preview!.looseEnds.filter(({ code }) => code === 'weightLeft'));
+const ends = computed(() =>
+  plan.preview!.looseEnds.filter(({ code }) => code !== shownInNotes && code !== 'weightLeft'),
+);
+const isQuiet = computed(
+  () => plan.preview!.causes.length + notes.value.length + ends.value.length + joinable.value.length === 0,
+);
 
 /** What is decided in the spread is opened there; the rest stands under Left over. */
 const DECIDED_IN_SPREAD: readonly LooseEndCode[] = ['standsAlready', 'ruleStays', 'neededButLeft'];
@@ -44,6 +50,7 @@ function open(item: string): void {
     <OpenedDoubts />
     <ul class="lines">
       <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
+      <TakenByCategory v-for="end in joinable" :key="end.items[0]" :end="end" />
       <PlanLine
         v-for="end in ends"
         :key="`${end.code} ${end.items[0] ?? ''}`"

@@ -31,7 +31,8 @@ export function useShellThings() {
       }),
     );
 
-  function saidOfGone({ id, kind, version, contentHash }: SnapshotItem): string {
+  function saidOfGone({ id, kind, version, contentHash, begun }: SnapshotItem): string {
+    if (begun) return `${KIND_WORDS[kind].one}, begun by learners: it stays`;
     const { landedHash, landedVersion = version } = landed.value.get(id)!;
     const isEdited = landedHash !== contentHash || landedVersion !== version;
     return isEdited ? `${KIND_WORDS[kind].one}, changed here since it came` : KIND_WORDS[kind].one;
@@ -39,6 +40,7 @@ export function useShellThings() {
   function saidOfOwn(item: SnapshotItem): string {
     const { kind, editedAt, editedBy } = item;
     const what = KIND_WORDS[kind].one;
+    if (item.begun) return `${what}, begun by learners: it stays`;
     if (!canBeTakenOut(item))
       return `${what}, ${kind === 'courseSettings' ? 'of the course' : 'the college’s'}: it stays`;
     if (editedAt === undefined) return `${what}, stock that nobody edited`;

@@ -24,6 +24,7 @@ export function dateWords(moments: readonly Moment[] = []): string {
 export function noteOf(line: PlanLine, marked: string, titleOf: (id: string | undefined) => string): string {
   const [why] = line.why;
   if (line.reword) return 'a draft, to reword';
+  if (line.begun) return 'stays as it is: learners have begun it';
   if (line.place) return 'keeps its place';
   if (isOut(line)) return 'taken out of the shell';
   if (line.verb === 'ask') return line.answered === undefined ? 'stands there already' : 'decided';
