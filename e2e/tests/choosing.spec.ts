@@ -431,3 +431,31 @@ test('axe finds nothing serious in the panels of the spread, nor where both side
   await page.getByRole('region', { name: 'Decide about Digging a pit' }).waitFor();
   expect(await seriousIn(page), 'both sides').toEqual([]);
 });
+
+test('one lab goes into a running course: three presses, its weight stays behind, and what learners see is said', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  const running = 'geo305-f26-01';
+  await page.request.patch(`${app.address}/api/courses/${running}`, { data: { openToLearners: true } });
+  await openSpread(page, app, 'eco214-s26-01', running);
+  await page.getByRole('button', { name: 'nothing yet' }).click();
+  await page.getByRole('textbox', { name: 'Show only rows with these words' }).fill('lab 5');
+  await box(page, /^Lab 5: drift nets/).click();
+  await page.getByRole('textbox', { name: 'Show only rows with these words' }).press('Escape');
+  await page.goto(page.url().replace('/what', ''));
+  const happens = page.getByRole('region', { name: 'What will happen' });
+  await expect(happens).toContainText('The course is open to learners. They see at once 1 thing: Unit 5 · Drifters.');
+  await expect(happens).toContainText('Lands as a draft: its date has passed');
+  const needs = page.getByRole('region', { name: 'What needs you' });
+  await expect(needs).toContainText('“Lab reports” comes without its 40 %');
+  await expect(needs).toContainText('the course’s own weights come to 100 % and stay as they are');
+  await needs.getByRole('button', { name: 'into Work' }).click();
+  await expect(needs).not.toContainText('“Lab reports” comes without');
+  await page.getByRole('button', { name: /^Bring \d things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+  await page.goto(`${app.address}/course/${running}/gradebook`);
+  await expect(page.getByText('The weights come to 100 %.')).toBeVisible();
+  await expect(page.getByRole('rowgroup').filter({ hasText: 'Lab 5: drift nets' })).toContainText('Work');
+});

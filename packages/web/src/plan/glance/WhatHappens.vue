@@ -57,7 +57,7 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
       }}
     </p>
     <p v-if="seen.length > 0" class="remark">
-      The course is open: learners see {{ count(seen.length, 'thing') }} at once,
+      The course is open to learners. They see at once {{ count(seen.length, 'thing') }}:
       {{ firstFew(seen.map(({ title }) => title)) }}.
       <button v-if="plan.view!.right.may" class="plain-link" @click="plan.choose({ landing: 'draft' }, 'land draft')">
         land all as drafts

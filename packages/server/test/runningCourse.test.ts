@@ -1,0 +1,34 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { CourseView, PlanView, SnapshotItem } from '@yarin/core';
+import { deciding, runPlan, startServer, type TestServer } from './testServer.js';
+
+const LAST = 'eco214-s26-01';
+const SHELL = 'eco214-s27-02';
+
+describe('a course in which learners work', () => {
+  let server: TestServer;
+  beforeAll(async () => void (server = await startServer({ demo: true })));
+  afterAll(() => server.close());
+
+  it('keeps what they have begun as it is, in the run as on the page, and brings the rest', async () => {
+    const ines = await server.as('p-marant');
+    const things = async (): Promise<readonly SnapshotItem[]> =>
+      ((await ines.get(`/api/courses/${SHELL}`).expect(200)).body as CourseView).items;
+    const stock = (await things()).find(({ title }) => title === 'Lab reports')!;
+    const pair = { sources: [LAST], destination: SHELL };
+    const planId: string = (await ines.post('/api/plans').send(pair).expect(201)).body.id;
+    const seen = { courseId: SHELL, learnerId: 'learner', at: '2026-11-24T09:00', says: '17' };
+    await server.writer.run('addLearnerRecords', [{ ...seen, sort: 'mark', itemKey: stock.id }]);
+
+    // It may not be taken out either, whoever asks.
+    const { version, decisions } = (await ines.get(`/api/plans/${planId}`)).body as PlanView;
+    const changes = deciding({ ...decisions, choices: { takeOut: { [stock.id]: true } } });
+    await ines.patch(`/api/plans/${planId}/decisions`).send({ version, changes }).expect(200);
+    expect((await runPlan(ines, planId)).last).toMatchObject({ is: 'done', outcome: { outcome: 'brought' } });
+
+    const after = await things();
+    const kept = after.find(({ id }) => id === stock.id)!;
+    expect([kept.contentHash, kept.begun]).toEqual([stock.contentHash, true]);
+    expect(after.length).toBeGreaterThan(200);
+  });
+});
