@@ -25,6 +25,8 @@ export { reversedMoments } from './course/momentOrder.js';
 export { MARK_WORDS } from './course/marks.js';
 export { isCollegesOwn, sectionsOf, type SyllabusSection } from './course/syllabus.js';
 export { mapTexts } from './course/texts.js';
+export { linksToLeft, type LinkToLeft } from './plan/linksToLeft.js';
+export { namingInstead } from './words/text/plainWords.js';
 export { compareCourses, type Compared, type ComparedRow } from './course/compareCourses.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, ownState, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';

@@ -23,8 +23,11 @@ const fieldsOf = (...sides: readonly Fields[]): (keyof SnapshotItem)[] => [
   ...new Set(sides.flatMap((side) => Object.keys(side) as (keyof SnapshotItem)[])),
 ];
 
+/** Nobody’s change but the learners’: it is no part of what a person or a run does to a thing. */
+const OF_LEARNERS: keyof SnapshotItem = 'begun';
+
 const differs = (name: string, before: SnapshotItem, after: SnapshotItem): boolean =>
-  !isSameField(before[name as keyof SnapshotItem], after[name as keyof SnapshotItem]);
+  name !== OF_LEARNERS && !isSameField(before[name as keyof SnapshotItem], after[name as keyof SnapshotItem]);
 
 /**
  * What differs between two states of a thing, as it was and as it is, with the version of each; `undefined` when nothing

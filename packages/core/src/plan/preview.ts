@@ -181,7 +181,7 @@ function lineOf(
   { ground, matchAt, standing }: PlanIndex,
   at: number,
   { chosen, back }: { readonly chosen: ChoiceDecisions; readonly back: ReadonlySet<number> },
-  { answers: decided }: Decisions,
+  { answers: decided, choices }: Decisions,
   there: string | null,
 ): PlanLine {
   const decision = chosen.list[at]!;
@@ -197,7 +197,9 @@ function lineOf(
   const why = chainOf(chosen, decision);
   if (!bring) {
     if (place && isNew) return { source, item, verb: 'leave', why, to: newId, place: true };
-    const answers = standIn === undefined && (met || place);
+    // What a person said stands for it answers to it, also where it is only led to.
+    const serves = there !== null && choices.equivalents?.[item] === there;
+    const answers = standIn === undefined && (met || place || serves);
     return { source, item, verb: 'leave', why, to: answers ? there : null };
   }
   const to = isNew ? newId : match.to;

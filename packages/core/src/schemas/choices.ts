@@ -61,6 +61,11 @@ export const choicesSchema = Type.Object({
         'true: by the id of an item that came before and was taken out of the shell by hand, it comes again, with what it must have.',
     }),
   ),
+  plainWords: Type.Optional(
+    Type.Record(Type.String(), Type.Boolean(), {
+      description: 'true: by the id of something that stays, links to it become plain words that name it.',
+    }),
+  ),
   letOpen: Type.Optional(
     Type.Record(Type.String(), Type.Boolean(), {
       description: 'true: by the id of a rule that stays, what it guarded opens without its condition.',

@@ -26,6 +26,7 @@ import { learnerCounts } from '../courses/learnerCounts.js';
 import { aliasesOf, noteLineage } from './lineage.js';
 import { insertOperations } from '../history/operationStore.js';
 import { insertItems, landedThings, replaceItems } from './landedRows.js';
+import { withPlainTexts } from './plainTexts.js';
 
 export interface BringInput {
   readonly runId: string;
@@ -59,7 +60,7 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
   progress(0.2);
   const shell = await manager.findOneByOrFail(CourseRow, { id: destinationId });
   const planInput = inputOn(grounds, plan.decisions, at, await standingRecipe(manager, shell.department));
-  const preview = orRefuse(previewPlan(planInput));
+  const { preview, texts } = await withPlainTexts(manager, planInput, orRefuse(previewPlan(planInput)));
   progress(0.4);
   if (preview.toWrite === 0) {
     const [last] = await manager.find(RunRow, { where: { planId }, order: { number: 'DESC' }, take: 1 });
@@ -75,7 +76,7 @@ export const bring: Command<BringInput, BringOutcome> = async (context, input) =
     ...(await aliasesOf(manager, planInput, preview, destinationId)),
   ];
   const out = operations.flatMap(({ op, key }) => (op === 'removed' ? [key] : []));
-  await insertBodies(manager, writtenTexts(plan.decisions));
+  await insertBodies(manager, [...writtenTexts(plan.decisions), ...texts]);
   await insertItems(manager, sourceId, destinationId, added, at);
   progress(0.6);
   await replaceItems(manager, sourceId, destinationId, changed, at);

@@ -1,22 +1,30 @@
 import { ROWS } from '../database/lists.js';
-import type { Operation, PlanInput, Preview } from '@yarin/core';
+import { isWritten, originOf, type Operation, type PlanInput, type Preview, type Verb } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 
-/** What led to the same thing of another source leads to the one that came; not what led somewhere here already. */
+/** By these verbs a thing of the shell stands for one of the source, and is neither written nor noted. */
+const STAYING: readonly Verb[] = ['leave', 'ask', 'keep'];
+
+/**
+ * What led to the same thing of another source leads to the one that came, and what led to something that does not come leads
+ * to what stands for it here; not what led somewhere here already.
+ */
 export async function aliasesOf(
   manager: EntityManager,
-  { joined }: PlanInput,
+  input: PlanInput,
   { lines }: Preview,
   destinationId: string,
 ): Promise<Operation[]> {
-  if (joined === undefined) return [];
-  const wanted = lines.flatMap(({ item, to }): Operation[] =>
-    item === null || to === null
-      ? []
-      : (joined.others.get(item) ?? [])
-          .filter((other) => other.item !== to)
-          .map((origin) => ({ op: 'aliased', key: to, origin })),
-  );
+  const { joined } = input;
+  const wanted = lines.flatMap((line): Operation[] => {
+    const { item, to, verb } = line;
+    if (item === null || to === null) return [];
+    const stays = STAYING.includes(verb) && !isWritten(line) && line.answered === undefined;
+    return [...(stays ? [originOf(input, item)] : []), ...(joined?.others.get(item) ?? [])]
+      .filter((other) => other.item !== to)
+      .map((origin) => ({ op: 'aliased', key: to, origin }));
+  });
+  if (wanted.length === 0) return [];
   const taken = await manager.query<{ key: string }[]>(
     `SELECT value AS key FROM ${ROWS}
       WHERE EXISTS (SELECT 1 FROM item_alias WHERE course_id = ? AND alias = value)

@@ -7,6 +7,7 @@ import type { Answer, Choices, Decisions } from '../../schemas/choices.js';
 import type { Course, Item } from '../../schemas/course.js';
 import type { Planned, PlanJob } from '../../schemas/planJob.js';
 import type { PlanPolicy } from '../../schemas/planPolicy.js';
+import { namingInstead } from '../../words/text/plainWords.js';
 import { readdressed } from '../../words/text/addresses.js';
 import { joinSources, originOf } from '../sources/joinSources.js';
 import type { JoinedGround, SourceGround } from '../shapes/joined.js';
@@ -114,9 +115,9 @@ function decisionsOf({ sources, choices = {}, byHand = {}, answers }: PlanJob, g
         }),
       ),
     );
-  const { items, units, places, sections, equivalents, letOpen, landings } = choices;
-  const byId = Object.entries({ items, units, places, sections, equivalents, letOpen }).flatMap(([name, record]) =>
-    record === undefined ? [] : [[name, byJoinedId<unknown>(record)] as const],
+  const { items, units, places, sections, equivalents, letOpen, plainWords, landings } = choices;
+  const byId = Object.entries({ items, units, places, sections, equivalents, letOpen, plainWords }).flatMap(
+    ([name, record]) => (record === undefined ? [] : [[name, byJoinedId<unknown>(record)] as const]),
   );
   return {
     choices: {
@@ -140,6 +141,9 @@ function courseOf({ job: { sources, destination: shell, answers }, ground, previ
   const toId = new Map(
     preview.lines.flatMap(({ item, to }) => (item === null || to === null ? [] : [[item, to] as const])),
   );
+  const titles = new Map(ground.source.items.map(({ id, title }) => [id, title]));
+  const titleOf = (joined: string, among: readonly string[]): string | undefined =>
+    among.includes(joined) ? titles.get(joined) : undefined;
   const items = preview.items.map((landed): Item => {
     if (!landed.isWritten) return fromShell.get(landed.id)!;
     const {
@@ -147,6 +151,7 @@ function courseOf({ job: { sources, destination: shell, answers }, ground, previ
       verb: _verb,
       isWritten: _written,
       hasPassed: _passed,
+      plainWords,
       isPlace,
       contentHash: _hash,
       bodyHash: _body,
@@ -163,7 +168,9 @@ function courseOf({ job: { sources, destination: shell, answers }, ground, previ
         ? answeredText(answer?.body, origin.body, fromShell.get(landed.id)?.body)
         : isPlace || headings.has(landed.id)
           ? undefined
-          : origin.body;
+          : origin.body === undefined || plainWords === undefined
+            ? origin.body
+            : namingInstead(origin.body, course, (key) => titleOf(joinedId(ground, course, key), plainWords));
     const editedAt = origin.editedAt ?? fromShell.get(landed.id)?.editedAt;
     const details = item.details === undefined ? undefined : mapTexts(item.details, rewritten);
     return withoutGaps({ ...item, details, body: body === undefined ? undefined : rewritten(body), editedAt });

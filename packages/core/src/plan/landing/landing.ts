@@ -51,6 +51,7 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
   const stateOf = landingStates(source, choices);
   const sets = landingSets(source.items, decisions.sets);
   const weightless = weightsLeftBehind(index, lines, choices);
+  const isPlain = plainTargets(choices, (id) => toAt[choice.placeOf.get(id) ?? -1] ?? null);
   const comesTo = (id: string): string | null => toAt[choice.placeOf.get(id) ?? -1] ?? null;
   const datesFor = datesInOrder(retimed);
   const written = new Map<string, PreviewItem>();
@@ -77,7 +78,8 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
       title: item.title,
       contentHash: item.contentHash,
       moments,
-      links: inCategory(landedLinks(item, isPlace, newId), item, sets, comesTo),
+      links: inCategory(withoutPlain(landedLinks(item, isPlace, newId), isPlain), item, sets, comesTo),
+      ...plainWordsOf(item, isPlain),
       state: hasPassed ? 'draft' : state,
       ...(hasPassed ? { hasPassed } : {}),
       points: sets.pointsOf(item),
@@ -168,6 +170,20 @@ function landedLinks({ links = NO_LINKS }: SnapshotItem, isPlace: boolean, newId
   if (kept.every(({ to, course }) => course !== undefined || newId(to) === to)) return kept;
   return kept.map((link) => (link.course === undefined ? { ...link, to: newId(link.to) } : link));
 }
+
+/** What stays and is to be named in plain words, where nothing stands in its place. */
+const plainTargets =
+  ({ plainWords = {} }: Choices, toOf: (id: string) => string | null) =>
+  ({ type, to, course }: Link): boolean =>
+    type === 'links' && course === undefined && plainWords[to] === true && toOf(to) === null;
+
+type IsPlain = ReturnType<typeof plainTargets>;
+
+const withoutPlain = (links: Link[], isPlain: IsPlain): Link[] =>
+  links.some(isPlain) ? links.filter((link) => !isPlain(link)) : links;
+
+const plainWordsOf = ({ links = NO_LINKS }: SnapshotItem, isPlain: IsPlain): Pick<PreviewItem, 'plainWords'> =>
+  links.some(isPlain) ? { plainWords: links.filter(isPlain).map(({ to }) => to) } : {};
 
 /** A line goes into the category that was set for its work, when that one comes or stands in the shell. */
 function inCategory(

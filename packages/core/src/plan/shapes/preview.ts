@@ -70,6 +70,8 @@ export interface PreviewItem extends SnapshotItem {
   readonly isPlace: boolean;
   /** The run writes it; everything else stands there already. */
   readonly isWritten: boolean;
+  /** Things that stay, by their ids in the source: links to them in its text become plain words. */
+  readonly plainWords?: readonly string[];
   /** It would land open, and is a draft since a date of it has passed already. */
   readonly hasPassed?: true;
 }

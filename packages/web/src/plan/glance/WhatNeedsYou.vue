@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import CauseLine from '../lines/CauseLine.vue';
 import OpenedDoubts from '../lines/OpenedDoubts.vue';
 import PlanLine from '../lines/PlanLine.vue';
+import LinksToLeft from './LinksToLeft.vue';
 import TakenByCategory from './TakenByCategory.vue';
 import { usePlanStore } from '../state/planStore.js';
 import { asRead } from '../../shared/readersDates.js';
@@ -21,11 +22,17 @@ const notes = computed(() => {
 });
 const shownInNotes = 'reword';
 const joinable = computed(() => plan.preview!.looseEnds.filter(({ code }) => code === 'weightLeft'));
-const ends = computed(() =>
-  plan.preview!.looseEnds.filter(({ code }) => code !== shownInNotes && code !== 'weightLeft'),
-);
+const broken = computed(() => plan.preview!.looseEnds.filter(({ code }) => code === 'linkToNothing'));
+const settledHere: readonly LooseEndCode[] = [shownInNotes, 'weightLeft', 'linkToNothing'];
+const ends = computed(() => plan.preview!.looseEnds.filter(({ code }) => !settledHere.includes(code)));
 const isQuiet = computed(
-  () => plan.preview!.causes.length + notes.value.length + ends.value.length + joinable.value.length === 0,
+  () =>
+    plan.preview!.causes.length +
+      notes.value.length +
+      ends.value.length +
+      joinable.value.length +
+      broken.value.length ===
+    0,
 );
 
 /** What is decided in the spread is opened there; the rest stands under Left over. */
@@ -50,6 +57,7 @@ function open(item: string): void {
     <OpenedDoubts />
     <ul class="lines">
       <CauseLine v-for="cause in plan.preview!.causes" :key="cause.key" :cause="cause" />
+      <LinksToLeft v-for="end in broken" :key="end.code" :end="end" @see="see(end)" />
       <TakenByCategory v-for="end in joinable" :key="end.items[0]" :end="end" />
       <PlanLine
         v-for="end in ends"
