@@ -25,6 +25,7 @@ export { reversedMoments } from './course/momentOrder.js';
 export { MARK_WORDS } from './course/marks.js';
 export { isCollegesOwn, sectionsOf, type SyllabusSection } from './course/syllabus.js';
 export { mapTexts } from './course/texts.js';
+export { undatedWork } from './plan/dates/undated.js';
 export { linksToLeft, type LinkToLeft } from './plan/linksToLeft.js';
 export { namingInstead } from './words/text/plainWords.js';
 export { compareCourses, type Compared, type ComparedRow } from './course/compareCourses.js';

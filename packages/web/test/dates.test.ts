@@ -60,6 +60,9 @@ describe('many dates at once', () => {
     expect(typed('10 Mar')).toEqual({ a: '2027-03-10T23:59', b: '2027-03-10T08:00' });
     expect(typed('10 Mar 17:00')).toEqual({ a: '2027-03-10T17:00', b: '2027-03-10T17:00' });
     expect(typed('31 Feb')).toEqual({});
+    const without = [{ id: 'never', from: '', to: null }];
+    expect(toTyped(without, '10 Mar', { order: 'dayFirst', ...shell })).toEqual({ never: '2027-03-10T23:59' });
+    expect(toTyped(without, '+1 week', { order: 'dayFirst', ...shell })).toEqual({});
     expect(toDay(dates, '2027-03-10T12:00')).toEqual({ a: '2027-03-10T23:59', b: '2027-03-10T08:00' });
   });
   it('go to another weekday of their week, as weeks are cut', () => {

@@ -1,7 +1,7 @@
 import { namingInstead, originOf, type PlanInput, type Preview, type PreviewItem } from '@yarin/core';
 import type { EntityManager } from 'typeorm';
 import { nativeHash } from '../courses/nativeHash.js';
-import { BodyRow } from '../database/entities/item.js';
+import type { BodyRow } from '../database/entities/item.js';
 import { VALUES } from '../database/lists.js';
 
 /** A preview with texts of its own, and those that have to be kept for it. */

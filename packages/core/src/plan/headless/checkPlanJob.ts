@@ -1,3 +1,4 @@
+import { dueNameOf, isUndated } from '../dates/undated.js';
 import { FINDING_NAMES } from '../../names/findings.js';
 import { checkCourse } from '../../course/checkCourse.js';
 import { KINDS } from '../../names/kinds.js';
@@ -51,7 +52,9 @@ export function planJobProblems({ sources, destination, choices = {}, byHand = {
     names(field, ids, 'noSuchItem', 'in none of the sources; use the id of one of their items');
 
   const momentIds = new Set(
-    sources.flatMap(({ items }) => items.flatMap(({ moments = [] }) => moments.map(({ id }) => id))),
+    sources.flatMap(({ items }) =>
+      items.flatMap((item) => (isUndated(item) ? [dueNameOf(item.id)] : (item.moments ?? []).map(({ id }) => id))),
+    ),
   );
   for (const [id, at] of Object.entries(byHand)) {
     const where = `/byHand/${pointerPart(id)}`;

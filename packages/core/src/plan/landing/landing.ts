@@ -12,6 +12,7 @@ import type { Verb } from '../../names/verbs.js';
 import { settledAs } from '../../retime/causes.js';
 import type { Role } from '../../schemas/retimeJob.js';
 import { isWritten, landsNew, type PlanLine } from '../shapes/line.js';
+import { givenDue } from '../dates/undated.js';
 import { weightsLeftBehind } from './weightsKept.js';
 import { landingSets, type LandingSets } from './workSets.js';
 import type { PlanIndex, PreviewDate, PreviewItem } from '../shapes/preview.js';
@@ -72,12 +73,13 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
     const state = isPlace || undated || asked || line.reword === true ? 'draft' : stateOf(item);
     const isChosen = choices.landings?.items?.[item.id] !== undefined;
     const hasPassed = passed && state === 'open' && landsNew(line) && !isChosen;
+    const given = isPlace ? [] : givenDue(item, line.to, decisions.byHand);
     const landed: PreviewItem = {
       id: line.to,
       kind: item.kind,
       title: item.title,
       contentHash: item.contentHash,
-      moments,
+      moments: given.length > 0 ? given : moments,
       links: inCategory(withoutPlain(landedLinks(item, isPlace, newId), isPlain), item, sets, comesTo),
       ...plainWordsOf(item, isPlain),
       state: hasPassed ? 'draft' : state,

@@ -2,7 +2,7 @@ import { addressesIn, itemAddressed } from './addresses.js';
 
 const OPENS = /<a(?=[\s>])/gi;
 const CLOSES = /<\/a\s*>/gi;
-const TAGS = /<[^>]*>/g;
+const TAGS = /<[^<>]*>/g;
 
 /**
  * A text in which links become plain words: what was written on them stays, with the title of what they led to where it does

@@ -34,7 +34,7 @@ const section = ref<string | null>(null);
 /** Class days and other rules stand beside the weave; what one would do is seen in it. */
 const hasRules = ref(false);
 const trying = shallowRef<readonly PreviewDate[] | null>(null);
-const { all, woven, doubtful, goesNow, dates, selection, chosen, hold } = useWeaveRows({
+const { all, undated, woven, doubtful, goesNow, dates, selection, chosen, hold } = useWeaveRows({
   source: shown,
   section,
   week,
@@ -72,14 +72,16 @@ const terms = computed(() =>
 );
 /** What is unusual about a date where somebody put it, or would. */
 const notesOn = ({ from, role, series }: PreviewDate, at: string): readonly string[] =>
-  handNotes(terms.value, { at: from, role, series }, at);
+  from === '' ? [] : handNotes(terms.value, { at: from, role, series }, at);
 
 const heading = computed(() => {
   if (trying.value !== null) return `${count(goesNow.value.size, 'date')} would go elsewhere, those first`;
   const doubts = dates.value.filter(({ id }) => doubtful.value.has(id)).length;
-  const rest = dates.value.length - doubts;
-  if (doubts === 0) return plan.isDone ? `${count(rest, 'date')} as they stand` : count(rest, 'date');
-  return `${count(doubts, 'date')} in doubt first, then ${rest}`;
+  const bare = undated.value.filter(({ to }) => to === null).length;
+  const rest = dates.value.length - doubts - (week.value === null ? bare : 0);
+  const without = bare === 0 || week.value !== null ? '' : `, ${count(bare, 'work', 'works')} without a date`;
+  if (doubts === 0) return plan.isDone ? `${count(rest, 'date')} as they stand` : `${count(rest, 'date')}${without}`;
+  return `${count(doubts, 'date')} in doubt first${without}, then ${rest}`;
 });
 
 /** Points and more beside the dates, for those who want them. */

@@ -1,4 +1,4 @@
-import { isDoubtful, parseDay, standingDates, type PlanSourceView, type PreviewDate } from '@yarin/core';
+import { isDoubtful, parseDay, standingDates, undatedWork, type PlanSourceView, type PreviewDate } from '@yarin/core';
 import { computed, shallowRef, watch, type Ref } from 'vue';
 import { useSelection } from '../../shared/dates/useSelection.js';
 import { usePlanStore } from '../state/planStore.js';
@@ -53,6 +53,12 @@ export function useWeaveRows({ source, section, week, trying }: Look) {
     const told = new Map(asBrought.map((date) => [date.id, date]));
     return standingDates(plan.source, plan.view!.shell).map((date) => told.get(date.id) ?? date);
   });
+  /** Work that comes without a date: rows like others, but no strands. */
+  const undated = computed(() =>
+    trying.value !== null || plan.isDone || !plan.view!.right.may
+      ? []
+      : undatedWork({ source: plan.source, decisions: plan.decisions }, plan.preview!),
+  );
   /** Of sections that share the shell: those of the one that is looked at, with what is for everybody or another group. */
   const all = computed(() =>
     section.value === null
@@ -94,7 +100,7 @@ export function useWeaveRows({ source, section, week, trying }: Look) {
     const titles = titlePlaces.value;
     const isShown = week.value === null ? () => true : shownIn(week.value, selection.chosen.value);
     const rows: Row[] = [];
-    for (const date of all.value) {
+    for (const date of [...all.value, ...undated.value]) {
       if (!isShown(date)) continue;
       const place = first.get(date.id) ?? Infinity;
       rows.push({ date, place, to: date.to ?? '', title: titles.get(date.item) ?? 0 });
@@ -125,6 +131,6 @@ export function useWeaveRows({ source, section, week, trying }: Look) {
     },
     { flush: 'sync' },
   );
-  const chosen = computed(() => all.value.filter(({ id }) => selection.chosen.value.has(id)));
-  return { all, woven, doubtful, goesNow, dates, selection, chosen, hold };
+  const chosen = computed(() => [...all.value, ...undated.value].filter(({ id }) => selection.chosen.value.has(id)));
+  return { all, undated, woven, doubtful, goesNow, dates, selection, chosen, hold };
 }

@@ -48,6 +48,8 @@ const emit = defineEmits<{
 }>();
 const focused = defineModel<number>('focused', { required: true });
 
+/** Where work had no date, its day ends at midnight. */
+const END_OF_DAY = '23:59';
 const ROW = 29;
 const HEAD = 26;
 const ROWS_BEFORE = 3;
@@ -182,11 +184,12 @@ const rows = computed(() =>
           <small v-if="fromOf" class="quiet">{{ fromOf(date) }}</small></span
         >
         <span class="quiet" role="gridcell">{{ ROLE_WORDS[date.role] }}</span>
-        <span class="quiet" role="gridcell">{{ momentWords(date.from) }}</span>
+        <span class="quiet" role="gridcell">{{ date.from ? momentWords(date.from) : 'no date' }}</span>
         <span role="gridcell" class="new">
           <TypedDate
             v-if="editing === date.id"
-            :at="date.to ?? date.from"
+            :at="date.to ?? (date.from || null)"
+            :usual-time="END_OF_DAY"
             :label="`New date of ${date.title}`"
             :time="time"
             :dates="dates"

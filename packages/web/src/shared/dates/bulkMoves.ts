@@ -20,7 +20,7 @@ import {
 /** New moments by id; dates that are cleared or have nowhere to go are not in it. */
 export type Moves = Readonly<Record<string, string>>;
 
-type Dated = Pick<PreviewDate, 'id' | 'to'>;
+type Dated = Pick<PreviewDate, 'id' | 'to'> & Partial<Pick<PreviewDate, 'from'>>;
 
 /** Each date to another day, at its own time of day. */
 function movedTo(dates: readonly Dated[], dayFor: (day: number) => number | undefined): Moves {
@@ -36,8 +36,9 @@ function movedTo(dates: readonly Dated[], dayFor: (day: number) => number | unde
 /** Each where a text leads that somebody typed, read from its own date: “+1 week”, “next class”, “Tue of week 6”, “10 Mar”. */
 export function toTyped(dates: readonly Dated[], text: string, reading: Omit<TypedReading, 'at'>): Moves {
   const moves: Record<string, string> = {};
-  for (const { id, to } of dates) {
-    if (to === null) continue;
+  for (const { id, from, to } of dates) {
+    // What was cleared stays so; work that never had a date is given the one that is typed.
+    if (to === null && from !== '') continue;
     const read = readTypedDate(text, { ...reading, at: to });
     if (read.ok && read.value !== to) moves[id] = read.value;
   }
