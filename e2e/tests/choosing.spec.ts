@@ -124,6 +124,35 @@ test('what a choice would break is said, and each of the ways out mends it', asy
   await expect(page.getByRole('button', { name: /^needs a decision/ })).toBeHidden();
 });
 
+test('links to what stays: plain words in one press, something of the shell in three, said where they are', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  await openSpread(page, app, 'eco214-s26-01', 'eco214-s27-02');
+  await page.getByRole('button', { name: 'kind', exact: true }).click();
+  await box(page, /^Pages/).click();
+  await page.keyboard.press('Escape');
+  const needs = page.getByRole('region', { name: 'What needs you' });
+  const line = needs.getByRole('listitem').filter({ hasText: 'links to something that is not here' });
+  await expect(line).toContainText('Lab 3: macroinvertebrate count');
+  await line.getByRole('button', { name: 'plain words' }).click();
+  await expect(line).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await line.getByRole('button', { name: 'one by one' }).click();
+  await line.getByRole('combobox', { name: 'What of the shell stands for What a riffle is for' }).click();
+  await page.getByRole('option').filter({ hasText: 'Start here' }).first().click();
+  await expect(line).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await line.getByRole('button', { name: 'plain words' }).first().click();
+  await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
+  await page.getByRole('region', { name: 'What was done' }).waitFor();
+  await page.goto(`${app.address}/find?words=lab+3+macroinvertebrate`);
+  await page.getByRole('link', { name: 'Lab 3: macroinvertebrate count' }).first().click();
+  await expect(page.getByRole('article')).toContainText('What a riffle is for');
+  await expect(page.getByRole('article').getByRole('link', { name: /riffle/ })).toHaveCount(0);
+});
+
 test('a thing that both sides have is decided field by field, with both texts on the page', async ({ page, app }) => {
   await signIn(page, app, 'Tomas Rhee');
   await openSpread(page, app, 'geo305-s26-01', 'geo305-s27-01');

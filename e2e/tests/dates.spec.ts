@@ -471,6 +471,15 @@ test('a date is typed as people write it and picked from the term, with what is 
   await expect(row(page, /Field journal first part/)).toContainText('set by hand · a Saturday');
   await page.keyboard.press('Control+z');
   await expect(row(page, /Field journal first part/)).toContainText('Sun 7 Mar 23:59');
+
+  // Work that never had a date is given one the same way, and loses it again.
+  const bare = row(page, /Ask the lab bench due no date/);
+  await bare.dblclick();
+  await page.getByRole('textbox', { name: 'New date of Ask the lab bench' }).fill('Tue of week 6');
+  await page.keyboard.press('Enter');
+  await expect(row(page, /Ask the lab bench due no date set by hand Tue 16 Feb 23:59/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(bare).toContainText('no date');
 });
 
 test('a course of fifteen weeks goes into eight summer weeks: the plan says how, and offers the next best way', async ({

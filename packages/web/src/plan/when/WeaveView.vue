@@ -77,11 +77,11 @@ const notesOn = ({ from, role, series }: PreviewDate, at: string): readonly stri
 const heading = computed(() => {
   if (trying.value !== null) return `${count(goesNow.value.size, 'date')} would go elsewhere, those first`;
   const doubts = dates.value.filter(({ id }) => doubtful.value.has(id)).length;
+  const rest = dates.value.filter(({ from }) => from !== '').length - doubts;
   const bare = undated.value.filter(({ to }) => to === null).length;
-  const rest = dates.value.length - doubts - (week.value === null ? bare : 0);
-  const without = bare === 0 || week.value !== null ? '' : `, ${count(bare, 'work', 'works')} without a date`;
+  const without = bare === 0 ? '' : `; ${count(bare, 'work', 'works')} without a date`;
   if (doubts === 0) return plan.isDone ? `${count(rest, 'date')} as they stand` : `${count(rest, 'date')}${without}`;
-  return `${count(doubts, 'date')} in doubt first${without}, then ${rest}`;
+  return `${count(doubts, 'date')} in doubt first, then ${rest}${without}`;
 });
 
 /** Points and more beside the dates, for those who want them. */
