@@ -18,10 +18,16 @@ const emit = defineEmits<{ done: [] }>();
 
 const plan = usePlanStore();
 const reach = ref<Reach>('byItem');
-const words = computed(() => count(dates.length, 'date'));
+/** Those that move; work that never had a date can only be given one. */
+const dated = computed(() => dates.filter(({ from }) => from !== ''));
+const words = computed(() => count(dated.value.length, 'date'));
+const without = computed(() => {
+  const bare = dates.length - dated.value.length;
+  return bare === 0 ? '' : `, and ${count(bare, 'work', 'works')} without one`;
+});
 
-const kinds = computed(() => [...new Set(dates.map(({ kind }) => kind))]);
-const things = computed(() => new Set(dates.map(({ item }) => item)).size);
+const kinds = computed(() => [...new Set(dated.value.map(({ kind }) => kind))]);
+const things = computed(() => new Set(dated.value.map(({ item }) => item)).size);
 const reaches = computed((): readonly { readonly value: Reach; readonly words: string }[] => [
   { value: 'byItem', words: things.value === 1 ? 'this thing' : `these ${things.value} things` },
   {
@@ -39,13 +45,13 @@ function otherRule(event: Event): void {
   const rule = field.value === 'rest' ? undefined : { rule: field.value as RuleName };
   field.value = '';
   const which = reaches.value.find(({ value }) => value === reach.value)!.words;
-  plan.goOtherwise(reach.value, dates, rule, `another rule for ${which}`);
+  plan.goOtherwise(reach.value, dated.value, rule, `another rule for ${which}`);
 }
 </script>
 
 <template>
-  <div class="bulk" role="group" :aria-label="`${words} chosen`">
-    <b>{{ words }}</b>
+  <div class="bulk" role="group" :aria-label="`${words} chosen${without}`">
+    <b :title="`${words}${without}`">{{ words }}</b>
     <MoveControls :dates="dates" :loads="all" :time="plan.view!.shell" @move="move" />
     <span class="rule">
       <select aria-label="By another rule" @change="otherRule">
@@ -60,8 +66,8 @@ function otherRule(event: Event): void {
     </span>
     <button class="plain-link" @click="plan.backToRule(dates)">back to the rule</button>
     <button class="plain-link" @click="emit('done')">choose none</button>
-    <button class="plain-link takes" @click="plan.goOtherwise('byItem', dates, { rule: 'clear' }, `clear ${words}`)">
-      take {{ dates.length === 1 ? 'its date' : 'their dates' }} away
+    <button class="plain-link takes" @click="plan.goOtherwise('byItem', dated, { rule: 'clear' }, `clear ${words}`)">
+      take {{ dated.length === 1 ? 'its date' : 'their dates' }} away
     </button>
   </div>
 </template>
