@@ -31,4 +31,22 @@ describe('a course in which learners work', () => {
     expect([kept.contentHash, kept.begun]).toEqual([stock.contentHash, true]);
     expect(after.length).toBeGreaterThan(200);
   });
+
+  it('what was brought and learners have begun since is named before the run is taken back', async () => {
+    const ines = await server.as('p-marant');
+    const destination = 'eco214-s27-03';
+    const pair = { sources: [LAST], destination };
+    const planId: string = (await ines.post('/api/plans').send(pair).expect(201)).body.id;
+    const { runId } = (await runPlan(ines, planId)).last.outcome!;
+    const { items } = (await ines.get(`/api/courses/${destination}`).expect(200)).body as CourseView;
+    const quiz = items.find(({ kind }) => kind === 'quiz')!;
+    const attempt = { courseId: destination, learnerId: 'learner', at: '2027-01-20T09:00', says: '' };
+    await server.writer.run('addLearnerRecords', [{ ...attempt, sort: 'attempt', itemKey: quiz.id }]);
+    const { body } = await ines.post(`/api/runs/${runId}/takeBack`).send({}).expect(409);
+    expect(JSON.stringify(body)).toContain(quiz.title);
+    await ines.post(`/api/runs/${runId}/takeBack`).send({ changed: 'stay' }).expect(200);
+    const after = (await ines.get(`/api/courses/${destination}`)).body as CourseView;
+    expect(after.items.map(({ id }) => id)).toContain(quiz.id);
+    expect(after.items.length).toBeLessThan(items.length);
+  });
 });

@@ -61,6 +61,11 @@ describe('links to what stays', () => {
     expect(ends).not.toContain('linkToNothing');
     expect(printed({ items: LEFT }).ends).toContain('linkToNothing');
   });
+  it('what stood for it and is gone from the shell is told, and the link with it; the choice is kept', () => {
+    const { ends } = printed({ items: LEFT, equivalents: { w: 'taken-out-meanwhile' } });
+    expect(ends).toEqual(expect.arrayContaining(['linkToNothing', 'equivalentGone']));
+    expect(printed({ items: LEFT, equivalents: { w: 's' } }).ends).not.toContain('equivalentGone');
+  });
   it('what comes after all keeps its links, whatever was said before', () => {
     expect(printed({ plainWords: { w: true } }).bodyOf('How to start')).toContain('<a href="item:w">this</a>');
   });

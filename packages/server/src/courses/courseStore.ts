@@ -151,11 +151,14 @@ async function readItems(manager: EntityManager, courseId: string, keys?: readon
   }));
 }
 
+/** Of learners’ records those that say that a thing was begun: a condition. */
+export const OF_WORK = `learner_record.sort IN ('submission', 'attempt', 'reply', 'mark')`;
+
 /** Things of a course that learners have begun: what they handed in, answered, replied or got a mark for hangs on them. */
 async function begunIn(manager: EntityManager, courseId: string): Promise<ReadonlySet<string>> {
   const rows = await manager.query<{ key: string }[]>(
     `SELECT DISTINCT item_key AS key FROM learner_record
-      WHERE course_id = ? AND sort IN ('submission', 'attempt', 'reply', 'mark') AND item_key IS NOT NULL`,
+      WHERE course_id = ? AND ${OF_WORK} AND item_key IS NOT NULL`,
     [courseId],
   );
   return new Set(rows.map(({ key }) => key));

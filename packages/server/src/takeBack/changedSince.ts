@@ -1,5 +1,6 @@
 import { ROWS, VALUES } from '../database/lists.js';
 import { groupBy, isMust, MUST_LINKS, writes, type LinkType, type Operation, type Problem } from '@yarin/core';
+import { OF_WORK } from '../courses/courseStore.js';
 import { NEXT_VERSION } from '../courses/things.js';
 import type { EntityManager } from 'typeorm';
 import { sourcesOf, type RunRow } from '../database/entities/run.js';
@@ -41,7 +42,9 @@ export async function changedSince(
        JOIN lineage ON lineage.course_id = item.course_id AND lineage.item_key = item.key
       WHERE item.course_id = ? AND lineage.source_course_id IN ${VALUES}
         AND lineage.source_course_id || ' ' || item.key IN ${VALUES}
-        AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version)`,
+        AND (item.content_hash <> lineage.landed_hash OR item.version <> lineage.landed_version
+             OR EXISTS (SELECT 1 FROM learner_record
+                         WHERE learner_record.course_id = item.course_id AND learner_record.item_key = item.key AND ${OF_WORK}))`,
     [run.destinationId, JSON.stringify(sourcesOf(run)), JSON.stringify(written)],
   );
   const within = await manager.query<ChangedSince['within'][number][]>(

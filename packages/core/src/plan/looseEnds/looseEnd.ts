@@ -12,6 +12,7 @@ export type LooseEndCode =
   | 'ruleWithoutEnd'
   | 'weights'
   | 'weightLeft'
+  | 'equivalentGone'
   | 'placeKept'
   | 'gradedWithoutDate'
   | 'notOpen'

@@ -12,6 +12,7 @@ import {
 } from './looseEnd.js';
 import {
   datedElsewhere,
+  equivalentGone,
   meetingLink,
   neededButLeft,
   olderCourseLink,
@@ -31,6 +32,7 @@ const CHECKS: Readonly<
   ruleWithoutEnd: { ofCourse: ruleWithoutEnd },
   weights: { ofCourse: weights },
   weightLeft: { ofPlan: weightLeft },
+  equivalentGone: { ofPlan: equivalentGone },
   placeKept: { ofCourse: placeKept },
   gradedWithoutDate: { ofCourse: gradedWithoutDate },
   notOpen: { ofCourse: notOpen },

@@ -127,6 +127,24 @@ export const weightLeft: PlanCheck = ({ input, preview, byId }) => {
   }));
 };
 
+/** What a person let stand for something, and somebody took out of the shell since. */
+export const equivalentGone: PlanCheck = (plan) => {
+  const there = new Set(plan.input.shell.items.map(({ id }) => id));
+  const gone = Object.entries(plan.input.decisions.choices.equivalents ?? {}).filter(([, to]) => !there.has(to));
+  return about(
+    inSource(
+      plan,
+      gone.map(([item]) => item),
+    ),
+    {
+      code: 'equivalentGone',
+      severity: 'wrong',
+      one: 'What you let stand for one thing is not in the shell any more; choose again',
+      many: 'things had something of the shell in their place that is not there any more; choose again',
+    },
+  );
+};
+
 /** Dates that nobody moved since the run, and that the calendar or the rule puts elsewhere now. */
 export const datedElsewhere: PlanCheck = ({ preview: { elsewhere: dates } }) => {
   if (dates.length === 0) return [];

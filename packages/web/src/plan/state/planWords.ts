@@ -35,6 +35,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
   const byHand: SnapshotItem[] = [];
   const notChosen: SnapshotItem[] = [];
   const emptyLines: SnapshotItem[] = [];
+  const rules: SnapshotItem[] = [];
   const needed: SnapshotItem[] = [];
   const drafts = preview.items.filter(({ hasPassed }) => hasPassed === true);
   for (const line of preview.lines) {
@@ -45,6 +46,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
     else if (line.verb === 'leave' && why?.finding !== undefined)
       left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
     else if (line.verb === 'leave' && why?.reason === 'workStays') emptyLines.push(item);
+    else if (line.verb === 'leave' && why?.reason === 'endMissing') rules.push(item);
     else if (line.verb === 'leave') (why?.reason === 'all' ? notChosen : byHand).push(item);
     else if (why?.reason === 'neededBy' || why?.reason === 'goesWith' || why?.reason === 'parentOf') needed.push(item);
   }
@@ -73,6 +75,14 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
     ['notChosen', 'Not chosen', notChosen],
   ] as const)
     if (group.length > 0) lines.push({ key, title, detail: titles(group), number: String(group.length), knot: 'what' });
+  if (rules.length > 0)
+    lines.push({
+      key: 'rules',
+      title: 'Stays behind with what it reads or guards: rules',
+      detail: titles(rules),
+      number: String(rules.length),
+      knot: 'what',
+    });
   if (drafts.length > 0)
     lines.push({
       key: 'drafts',
