@@ -49,6 +49,7 @@ test('axe finds nothing serious where courses are found, paired and edited', asy
     ['/find?words=geo&peek=geo305-f26-01', () => page.getByRole('article').getByRole('tree').waitFor()],
     ['/pair/into/prn110-s27-01', () => page.getByRole('region', { name: 'From' }).waitFor()],
     ['/pair/from/eco214-s26-01', () => page.getByRole('region', { name: 'Into' }).waitFor()],
+    ['/set-up/eco214-s26-01', () => page.getByRole('region', { name: 'Into' }).waitFor()],
     ['/course/apc120-dev/gradebook', () => page.getByText('The weights come to').waitFor()],
     ['/course/apc120-dev/dates', () => page.getByRole('region', { name: 'Month' }).waitFor()],
     ['/course/eco214-s26-01/files', () => page.getByText('reach-map.png').first().waitFor()],
@@ -64,6 +65,14 @@ test('axe finds nothing serious where courses are found, paired and edited', asy
     await ready();
     expect(await seriousIn(page), path).toEqual([]);
   }
+  await page.goto(`${app.address}/pair/into/prn110-s27-01`);
+  await page.getByRole('radio', { name: /Fall 2025/ }).check();
+  await page.getByRole('button', { name: 'look inside' }).last().click();
+  await page.getByRole('article').getByRole('tree').waitFor();
+  expect(await seriousIn(page), 'a look inside, beside the pair').toEqual([]);
+  await page.getByRole('button', { name: 'beside the chosen one, thing by thing' }).click();
+  await page.getByRole('table', { name: 'Things of both courses' }).getByRole('button').first().click();
+  expect(await seriousIn(page), 'two courses thing by thing').toEqual([]);
   await page.goto(`${app.address}/course/apc120-dev`);
   await page.getByRole('treeitem', { name: /^Exercise 1/ }).click();
   await page.getByRole('button', { name: 'edit' }).click();
