@@ -28,6 +28,7 @@ export { mapTexts } from './course/texts.js';
 export { undatedWork } from './plan/dates/undated.js';
 export { linksToLeft, type LinkToLeft } from './plan/linksToLeft.js';
 export { namingInstead } from './words/text/plainWords.js';
+export { weightOf, weightsOf } from './course/weights.js';
 export { compareCourses, type Compared, type ComparedRow } from './course/compareCourses.js';
 export { areaOf, outlineOf, type OutlineRow } from './course/outline.js';
 export { linksOf, ownState, snapshotOf, type Snapshot, type SnapshotItem } from './course/snapshot.js';

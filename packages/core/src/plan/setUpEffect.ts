@@ -1,4 +1,5 @@
 import type { SnapshotItem } from '../course/snapshot.js';
+import { weightOf, weightsOf } from '../course/weights.js';
 import { SET_UP_KINDS } from './decisionsAtFirst.js';
 import type { Preview } from './shapes/preview.js';
 
@@ -28,10 +29,10 @@ export function categoriesOf(items: readonly SnapshotItem[]): SetUpCategory[] {
   }
   return items
     .filter(({ kind }) => kind === 'gradeCategory')
-    .map(({ id, title, details }) => ({
-      title,
-      weight: typeof details?.weight === 'number' ? details.weight : null,
-      lines: lines.get(id) ?? 0,
+    .map((category) => ({
+      title: category.title,
+      weight: weightOf(category) ?? null,
+      lines: lines.get(category.id) ?? 0,
     }));
 }
 
@@ -49,16 +50,13 @@ export interface SetUpEffect {
 
 /** The gradebook set-up of a course, counted. */
 export function setUpOf(items: readonly SnapshotItem[]): SetUp {
-  const of = (kind: SnapshotItem['kind']): SnapshotItem[] => items.filter((item) => item.kind === kind);
-  const weights = of('gradeCategory').flatMap(({ details }) =>
-    typeof details?.weight === 'number' ? [details.weight] : [],
-  );
+  const of = (kind: SnapshotItem['kind']): number => items.filter((item) => item.kind === kind).length;
   return {
-    categories: of('gradeCategory').length,
-    lines: of('lineItem').length,
-    rubrics: of('rubric').length,
-    hasScale: of('scoreScale').length > 0,
-    weights: weights.length === 0 ? null : weights.reduce((sum, weight) => sum + weight, 0),
+    categories: of('gradeCategory'),
+    lines: of('lineItem'),
+    rubrics: of('rubric'),
+    hasScale: of('scoreScale') > 0,
+    weights: weightsOf(items) ?? null,
   };
 }
 

@@ -64,6 +64,12 @@ describe('a few things into a running course', () => {
       ['labs', 100],
     ]);
   });
+  it('keeps its weight where the course’s own go out with the run', () => {
+    const choices: Choices = { ...ONE, takeOut: { Essays: true } };
+    const plan = planInto(LAB, [category('Essays', 100)], { choices });
+    expect(weights(plan)).toEqual([['Labs', 40]]);
+    expect(plan.looseEnds.map(({ code }) => code)).not.toContain('weightLeft');
+  });
   it('keeps its weight where the course has none of its own, where it was chosen itself, and where all comes', () => {
     expect(weights(planInto(LAB, [], { choices: ONE }))).toEqual([['Labs', 40]]);
     const chosen: Choices = { all: 'leave', items: { Labs: 'bring' } };

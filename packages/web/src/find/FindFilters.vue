@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FoundView } from '@yarin/core';
+import { computed } from 'vue';
 import { TICKS, WHENS, type Filters, type Tick } from './filters.js';
 
 const {
@@ -14,6 +15,11 @@ const {
   name: string;
 }>();
 const filters = defineModel<Filters>({ required: true });
+/** Where a college has one alone, there is nothing to choose. */
+const lists = computed(() => [
+  { of: 'term' as const, label: 'Term', values: found?.terms ?? [] },
+  { of: 'campus' as const, label: 'Campus', values: found?.campuses ?? [] },
+]);
 const set = (change: Partial<Filters>): void => void (filters.value = { ...filters.value, ...change });
 </script>
 
@@ -24,29 +30,20 @@ const set = (change: Partial<Filters>): void => void (filters.value = { ...filte
       {{ each === 'any' ? 'any time' : each }}</label
     >
   </span>
-  <ElSelect
-    :model-value="filters.term"
-    size="small"
-    clearable
-    aria-label="Term"
-    placeholder="any term"
-    :value-on-clear="''"
-    @update:model-value="(term: string) => set({ term })"
-  >
-    <ElOption v-for="each in found?.terms ?? []" :key="each" :value="each" :label="each" />
-  </ElSelect>
-  <ElSelect
-    v-if="(found?.campuses.length ?? 0) > 1 || filters.campus !== ''"
-    :model-value="filters.campus"
-    size="small"
-    clearable
-    aria-label="Campus"
-    placeholder="any campus"
-    :value-on-clear="''"
-    @update:model-value="(campus: string) => set({ campus })"
-  >
-    <ElOption v-for="each in found?.campuses ?? []" :key="each" :value="each" :label="each" />
-  </ElSelect>
+  <template v-for="{ of, label, values } in lists" :key="of">
+    <ElSelect
+      v-if="values.length > 1 || filters[of] !== ''"
+      :model-value="filters[of]"
+      size="small"
+      clearable
+      :aria-label="label"
+      :placeholder="`any ${of}`"
+      :value-on-clear="''"
+      @update:model-value="(value: string) => set({ [of]: value })"
+    >
+      <ElOption v-for="each in values" :key="each" :value="each" :label="each" />
+    </ElSelect>
+  </template>
   <label v-for="each in ticks" :key="each" class="choice"
     ><input type="checkbox" :checked="filters[each]" @change="set({ [each]: !filters[each] })" />
     {{ TICKS[each] }}</label

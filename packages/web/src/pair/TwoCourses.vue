@@ -193,6 +193,10 @@ td {
 }
 
 @media (max-width: 800px) {
+  header {
+    grid-template-columns: 1fr;
+  }
+
   .rows {
     min-height: 60vh;
   }

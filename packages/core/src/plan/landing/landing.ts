@@ -13,8 +13,9 @@ import { settledAs } from '../../retime/causes.js';
 import type { Role } from '../../schemas/retimeJob.js';
 import { isWritten, landsNew, type PlanLine } from '../shapes/line.js';
 import { givenDue } from '../dates/undated.js';
+import { inCategory, landedLinks, plainTargets, plainWordsOf, withoutPlain } from './links.js';
 import { weightsLeftBehind } from './weightsKept.js';
-import { landingSets, type LandingSets } from './workSets.js';
+import { landingSets } from './workSets.js';
 import type { PlanIndex, PreviewDate, PreviewItem } from '../shapes/preview.js';
 
 interface Landing {
@@ -43,7 +44,8 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
   const { source, shell } = ground;
   const { choices, answers } = decisions;
   const toAt = placesInShell(index, lines, met);
-  const newId = (id: string): string => toAt[choice.placeOf.get(id) ?? -1] ?? id;
+  const comesTo = (id: string): string | null => toAt[choice.placeOf.get(id) ?? -1] ?? null;
+  const newId = (id: string): string => comesTo(id) ?? id;
   const parentAt = (at: number): string | undefined => {
     const unit = choice.parent[at]!;
     return unit < 0 ? undefined : (lines[unit]!.to ?? undefined);
@@ -51,9 +53,13 @@ export function landedItems({ index, lines, out, chosen, met, retimed, decisions
   const positions = positionsOf(index, lines, parentAt);
   const stateOf = landingStates(source, choices);
   const sets = landingSets(source.items, decisions.sets);
-  const weightless = weightsLeftBehind(index, lines, choices);
-  const isPlain = plainTargets(choices, (id) => toAt[choice.placeOf.get(id) ?? -1] ?? null);
-  const comesTo = (id: string): string | null => toAt[choice.placeOf.get(id) ?? -1] ?? null;
+  const weightless = weightsLeftBehind(
+    source,
+    shell.items.filter(({ id }) => !out.has(id)),
+    lines,
+    choices,
+  );
+  const isPlain = plainTargets(choices, comesTo);
   const datesFor = datesInOrder(retimed);
   const written = new Map<string, PreviewItem>();
   const answering = new Map<string, { from: string; verb: Verb }>();
@@ -161,44 +167,6 @@ function landedMoments(
       else landed.push({ ...moment, id: date.id, at: date.to, for: date.for });
     }
   return { moments: landed, undated, passed };
-}
-
-const NO_LINKS: Link[] = [];
-
-/** Links lead to where their targets stand; the source's own list serves where that is the same place. */
-function landedLinks({ links = NO_LINKS }: SnapshotItem, isPlace: boolean, newId: (id: string) => string): Link[] {
-  if (links.length === 0) return NO_LINKS;
-  const kept = isPlace ? links.filter(({ type }) => type === 'gradedIn') : links;
-  if (kept.every(({ to, course }) => course !== undefined || newId(to) === to)) return kept;
-  return kept.map((link) => (link.course === undefined ? { ...link, to: newId(link.to) } : link));
-}
-
-/** What stays and is to be named in plain words, where nothing stands in its place. */
-const plainTargets =
-  ({ plainWords = {} }: Choices, toOf: (id: string) => string | null) =>
-  ({ type, to, course }: Link): boolean =>
-    type === 'links' && course === undefined && plainWords[to] === true && toOf(to) === null;
-
-type IsPlain = ReturnType<typeof plainTargets>;
-
-const withoutPlain = (links: Link[], isPlain: IsPlain): Link[] =>
-  links.some(isPlain) ? links.filter((link) => !isPlain(link)) : links;
-
-const plainWordsOf = ({ links = NO_LINKS }: SnapshotItem, isPlain: IsPlain): Pick<PreviewItem, 'plainWords'> =>
-  links.some(isPlain) ? { plainWords: links.filter(isPlain).map(({ to }) => to) } : {};
-
-/** A line goes into the category that was set for its work, when that one comes or stands in the shell. */
-function inCategory(
-  links: Link[],
-  item: SnapshotItem,
-  sets: LandingSets,
-  comesTo: (id: string) => string | null,
-): Link[] {
-  if (item.kind !== 'lineItem') return links;
-  const set = sets.categoryOf(item);
-  const category = set === undefined ? null : comesTo(set);
-  if (category === null) return links;
-  return [...links.filter(({ type }) => type !== 'gradedIn'), { type: 'gradedIn', to: category }];
 }
 
 /** Work lands as plain work, without its originality check; a discussion without the teacher's opening post, if so chosen. */

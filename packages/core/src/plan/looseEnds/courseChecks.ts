@@ -1,3 +1,4 @@
+import { weightOf, weightsOf } from '../../course/weights.js';
 import { isWork } from '../../names/kinds.js';
 import { about, titlesOf, type CourseCheck } from './looseEnd.js';
 
@@ -54,11 +55,9 @@ export const gradedWithoutDate: CourseCheck = ({ items }) =>
   );
 
 export const weights: CourseCheck = ({ items }) => {
-  const categories = items.filter(
-    ({ kind, details }) => kind === 'gradeCategory' && typeof details?.weight === 'number',
-  );
-  const total = categories.reduce((sum, { details }) => sum + Number(details?.weight), 0);
-  if (categories.length === 0 || Math.abs(total - 100) < 0.01) return [];
+  const total = weightsOf(items);
+  if (total === undefined || Math.abs(total - 100) < 0.01) return [];
+  const categories = items.filter((item) => weightOf(item) !== undefined);
   return [
     {
       code: 'weights',

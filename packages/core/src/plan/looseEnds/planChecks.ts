@@ -1,7 +1,8 @@
 import type { FindingName } from '../../names/findings.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
 import type { PlanLine } from '../shapes/line.js';
-import { weightOf, weightsLeftBehind } from '../landing/weightsKept.js';
+import { weightOf, weightsOf } from '../../course/weights.js';
+import { weightsLeftBehind } from '../landing/weightsKept.js';
 import { about, titlesOf, type IndexedPlan, type LooseEnd, type PlanCheck } from './looseEnd.js';
 
 const inSource = ({ byId }: IndexedPlan, ids: readonly string[]): SnapshotItem[] =>
@@ -116,8 +117,10 @@ export const originalityCheck: PlanCheck = (plan) =>
 
 /** Categories that come with a few pieces of work, without the weight that they had. */
 export const weightLeft: PlanCheck = ({ input, preview, byId }) => {
-  const left = weightsLeftBehind({ ground: input }, preview.lines, input.decisions.choices);
-  const own = input.shell.items.reduce((sum, item) => sum + (item.kind === 'gradeCategory' ? weightOf(item) : 0), 0);
+  const out = new Set(preview.lines.flatMap(({ takenOut, to }) => (takenOut === true ? [to] : [])));
+  const stays = input.shell.items.filter(({ id }) => !out.has(id));
+  const left = weightsLeftBehind(input.source, stays, preview.lines, input.decisions.choices);
+  const own = weightsOf(stays) ?? 0;
   return [...left].map((id) => ({
     code: 'weightLeft',
     severity: 'wrong',

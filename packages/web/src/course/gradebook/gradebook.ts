@@ -1,4 +1,4 @@
-import { isWork, KIND_WORDS, type SnapshotItem } from '@yarin/core';
+import { isWork, KIND_WORDS, weightOf, weightsOf, type SnapshotItem } from '@yarin/core';
 
 /** A line of the gradebook, with what is graded in it. */
 export interface GradebookLine {
@@ -59,12 +59,11 @@ export function gradebookOf(items: readonly SnapshotItem[]): Gradebook {
     .filter(({ kind }) => kind === 'gradeCategory')
     .map((category): GradebookCategory => {
       const own = lines.filter((line) => targetOf(line) === category.id).map((line) => lineOf(line, true));
-      const { weight, official } = category.details ?? {};
       return {
         key: category.id,
         title: category.title,
-        weight: typeof weight === 'number' ? weight : undefined,
-        isOfficial: official === true,
+        weight: weightOf(category),
+        isOfficial: category.details?.official === true,
         points: own.reduce((sum, { points = 0 }) => sum + points, 0),
         lines: own,
       };
@@ -80,10 +79,9 @@ export function gradebookOf(items: readonly SnapshotItem[]): Gradebook {
       points: loose.reduce((sum, { points = 0 }) => sum + points, 0),
       lines: loose,
     });
-  const weights = categories.flatMap(({ weight }) => weight ?? []);
   return {
     categories,
-    weights: weights.length === 0 ? undefined : weights.reduce((sum, weight) => sum + weight, 0),
+    weights: weightsOf(items),
     scale: items.find(({ kind }) => kind === 'scoreScale'),
     outside: items.filter((item) => isWork(item.kind) && item.kind !== 'discussion' && targetOf(item) === undefined),
   };
