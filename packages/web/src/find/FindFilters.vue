@@ -17,8 +17,8 @@ const {
 const filters = defineModel<Filters>({ required: true });
 /** Where a college has one alone, there is nothing to choose. */
 const lists = computed(() => [
-  { of: 'term' as const, label: 'Term', values: found?.terms ?? [] },
-  { of: 'campus' as const, label: 'Campus', values: found?.campuses ?? [] },
+  { by: 'term' as const, label: 'Term', values: found?.terms ?? [] },
+  { by: 'campus' as const, label: 'Campus', values: found?.campuses ?? [] },
 ]);
 const set = (change: Partial<Filters>): void => void (filters.value = { ...filters.value, ...change });
 </script>
@@ -30,16 +30,16 @@ const set = (change: Partial<Filters>): void => void (filters.value = { ...filte
       {{ each === 'any' ? 'any time' : each }}</label
     >
   </span>
-  <template v-for="{ of, label, values } in lists" :key="of">
+  <template v-for="{ by, label, values } in lists" :key="by">
     <ElSelect
-      v-if="values.length > 1 || filters[of] !== ''"
-      :model-value="filters[of]"
+      v-if="values.length > 1 || filters[by] !== ''"
+      :model-value="filters[by]"
       size="small"
       clearable
       :aria-label="label"
-      :placeholder="`any ${of}`"
+      :placeholder="`any ${by}`"
       :value-on-clear="''"
-      @update:model-value="(value: string) => set({ [of]: value })"
+      @update:model-value="(value: string) => set({ [by]: value })"
     >
       <ElOption v-for="each in values" :key="each" :value="each" :label="each" />
     </ElSelect>
