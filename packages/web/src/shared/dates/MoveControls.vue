@@ -36,8 +36,13 @@ const isTold = ref(false);
 const waiting = shallowRef<{ readonly moves: Moves; readonly how: string; readonly falling: Falling } | null>(null);
 watch(
   () => dates,
-  () => void (waiting.value = null),
+  (now, before) => {
+    // A plan that was worked out anew, to the same days, takes no question from under the pointer.
+    const alike = now.length === before.length && now.every(({ id, to }, at) => sameDate(before[at]!, id, to));
+    if (!alike) waiting.value = null;
+  },
 );
+const sameDate = (date: PreviewDate, id: string, to: string | null) => date.id === id && date.to === to;
 function move(moves: Moves, how: string): void {
   const falling = fallingOf(dates, moves, time);
   if (falling.ids.length === 0) emit('move', moves, how);
