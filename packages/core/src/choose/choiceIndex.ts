@@ -2,6 +2,7 @@ import { isMust } from '../names/links.js';
 import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import type { Mark } from '../schemas/course.js';
 import type { Finding } from './findings/finding.js';
+import { eventsNamingWork, gradedLines, type ForWork } from './whatGoesWithWork.js';
 
 /** Ends of a rule, by their places; -1 for one that is not there. */
 export interface RuleEnds {
@@ -9,12 +10,6 @@ export interface RuleEnds {
   readonly ends: readonly number[];
   /** The ids behind `ends`. */
   readonly ids: readonly string[];
-}
-
-/** A line of the gradebook and the work that is graded in it, by their places. */
-export interface GradedLine {
-  readonly at: number;
-  readonly work: readonly number[];
 }
 
 /**
@@ -35,8 +30,8 @@ export interface ChoiceIndex {
   /** Places of the rubric that work is scored by, and of the outcomes that it or a rubric is aligned to. */
   readonly along: readonly Int32Array[];
   readonly rules: readonly RuleEnds[];
-  /** Lines in which work of the course is graded; those for paper and outside marks are none. */
-  readonly lines: readonly GradedLine[];
+  /** What is there for work of the course alone. */
+  readonly forWork: readonly ForWork[];
   /** Of a double that findings leave: the place of the one that stays; -1 of everything else. */
   readonly standIn: Int32Array;
 }
@@ -76,7 +71,7 @@ export function indexChoices(source: Snapshot, findings: readonly Finding[]): Ch
     musts: items.map((item) => targets(item, isMust)),
     gradedIn,
     along: items.map((item) => targets(item, (type) => type === 'scored' || type === 'aligned')),
-    lines: gradedLines(items, gradedIn),
+    forWork: [...gradedLines(items, gradedIn), ...eventsNamingWork(items)],
     rules: items.flatMap((item, at) => (item.kind === 'rule' ? [endsOf(item, at, place)] : [])),
     standIn,
   };
@@ -87,18 +82,4 @@ function endsOf({ links = [] }: SnapshotItem, at: number, place: (id: string) =>
     .filter(({ type, course }) => (type === 'reads' || type === 'guards') && course === undefined)
     .map(({ to }) => to);
   return { at, ids, ends: ids.map(place) };
-}
-
-function gradedLines(items: readonly SnapshotItem[], gradedIn: readonly Int32Array[]): GradedLine[] {
-  const work = new Map<number, number[]>();
-  items.forEach(({ kind }, at) => {
-    if (kind === 'lineItem') return;
-    for (const line of gradedIn[at]!) {
-      if (items[line]!.kind !== 'lineItem') continue;
-      const known = work.get(line);
-      if (known === undefined) work.set(line, [at]);
-      else known.push(at);
-    }
-  });
-  return [...work].map(([at, of]) => ({ at, work: of }));
 }

@@ -4,10 +4,10 @@ import type { Choices } from '../schemas/choices.js';
 import { indexChoices, type ChoiceIndex } from './choiceIndex.js';
 import type { ChoiceDecisions, Decision } from './decision.js';
 import type { Finding } from './findings/finding.js';
-import { leaveLinesOfLeftWork } from './linesOfWork.js';
 import { closeNeeds } from './needs.js';
 import { ownDecisions } from './ownDecision.js';
 import { settleRules } from './rules.js';
+import { leaveWhatGoesWithWork } from './whatGoesWithWork.js';
 
 export interface ChooseInput {
   readonly source: Snapshot;
@@ -39,7 +39,7 @@ export function chooseOn(index: ChoiceIndex, choices: Choices, isMet: (at: numbe
     const decision = own(at);
     list.push(keepsPlace(at, decision, index, choices) ? withPlace(decision) : decision);
   }
-  leaveLinesOfLeftWork(index, list);
+  leaveWhatGoesWithWork(index, list);
   // Rules wait for their ends, and pull nothing in before that.
   const rules = index.rules.map(({ at }) => [at, list[at]!] as const);
   for (const [at, decision] of rules) list[at] = { ...decision, bring: false };

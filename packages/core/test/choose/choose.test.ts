@@ -273,6 +273,44 @@ describe('lines of the gradebook', () => {
   });
 });
 
+describe('events that name work', () => {
+  /** In a class meeting, so that no finding leaves it. */
+  const inClass = (id: string, title: string): Item =>
+    item('event', id, { title, moments: [{ id: `${id}-starts`, role: 'starts', at: '2026-02-02T10:10' }] });
+  const course = oldCourse(
+    item('quiz', 'q', { title: 'Quiz 3' }),
+    item('quiz', 'q30', { title: 'Quiz 30' }),
+    item('assignment', 'a', { title: 'Field journal' }),
+    item('assignment', 'copy', { title: 'Field journal (2)' }),
+    item('assignment', 'essay', { title: 'Essay' }),
+    inClass('review', 'Review for quiz 3, room 12'),
+    inClass('late', 'Quiz 30!'),
+    inClass('due', 'FIELD JOURNAL due'),
+    inClass('talk', 'Essay evening'),
+  );
+  const events = (choices: Choices): string[] => {
+    const decisions = decide(course, choices);
+    return ['review', 'late', 'due', 'talk'].filter((id) => decisions.get(id)!.bring);
+  };
+  it.each<[string, Choices, string[]]>([
+    ['come with it', {}, ['review', 'late', 'due', 'talk']],
+    ['stay with it, and those of other numbers do not', { items: { q: 'leave' } }, ['late', 'due', 'talk']],
+    ['stay when all of that title does', { items: { a: 'leave' } }, ['review', 'late', 'talk']],
+    ['come when one of that title does', { items: { a: 'leave', copy: 'bring' } }, ['review', 'late', 'due', 'talk']],
+    [
+      'stay with all of one kind, but for a title of one word',
+      { kinds: { quiz: 'leave', assignment: 'leave' } },
+      ['talk'],
+    ],
+    [
+      'come when chosen by themselves',
+      { kinds: { quiz: 'leave' }, items: { review: 'bring' } },
+      ['review', 'due', 'talk'],
+    ],
+    ['come when chosen by their kind', { kinds: { quiz: 'leave', event: 'bring' } }, ['review', 'late', 'due', 'talk']],
+  ])('%s', (_, choices, expected) => expect(events(choices)).toEqual(expected));
+});
+
 describe('the rubric of chosen work', () => {
   const course = oldCourse(
     item('assignment', 'w', { links: [{ type: 'scored', to: 'r' }] }),

@@ -35,6 +35,7 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
   const byHand: SnapshotItem[] = [];
   const notChosen: SnapshotItem[] = [];
   const emptyLines: SnapshotItem[] = [];
+  const events: SnapshotItem[] = [];
   const rules: SnapshotItem[] = [];
   const needed: SnapshotItem[] = [];
   const drafts = preview.items.filter(({ hasPassed }) => hasPassed === true);
@@ -45,7 +46,8 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
     if (line.place) places.push(item);
     else if (line.verb === 'leave' && why?.finding !== undefined)
       left.set(why.finding, [...(left.get(why.finding) ?? []), item]);
-    else if (line.verb === 'leave' && why?.reason === 'workStays') emptyLines.push(item);
+    else if (line.verb === 'leave' && why?.reason === 'workStays')
+      (item.kind === 'event' ? events : emptyLines).push(item);
     else if (line.verb === 'leave' && why?.reason === 'endMissing') rules.push(item);
     else if (line.verb === 'leave') (why?.reason === 'all' ? notChosen : byHand).push(item);
     else if (why?.reason === 'neededBy' || why?.reason === 'goesWith' || why?.reason === 'parentOf') needed.push(item);
@@ -97,6 +99,14 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       title: 'Stays behind with its work: lines of the gradebook',
       detail: `${titles(emptyLines)}: bring one by itself for marks on paper`,
       number: String(emptyLines.length),
+      knot: 'what',
+    });
+  if (events.length > 0)
+    lines.push({
+      key: 'eventsOfWork',
+      title: 'Stays behind with its work: events that name it',
+      detail: titles(events),
+      number: String(events.length),
       knot: 'what',
     });
   const entries = entriesLeft(source, preview);
