@@ -90,3 +90,39 @@ export async function seriousIn(page: Page): Promise<string[]> {
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
 }
+
+/** Somebody who uses the keyboard alone, and how many keys that took. */
+export class Keys {
+  count = 0;
+
+  constructor(private readonly page: Page) {}
+
+  async press(...keys: string[]): Promise<void> {
+    for (const key of keys) {
+      this.count += 1;
+      await this.page.keyboard.press(key);
+    }
+  }
+
+  /** What is typed counts as one. */
+  async type(text: string): Promise<void> {
+    this.count += 1;
+    await this.page.keyboard.type(text);
+  }
+
+  /** Presses Tab until something with this name has the focus. */
+  async tabTo(name: RegExp, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
+    for (let presses = 0; presses < 60; presses++) {
+      await this.press(key);
+      if (name.test(await this.focused())) return;
+    }
+    throw new Error(`Nothing called ${name} can be reached with ${key}.`);
+  }
+
+  private focused(): Promise<string> {
+    return this.page.evaluate(() => {
+      const element = document.activeElement;
+      return `${element?.getAttribute('aria-label') ?? ''} ${element?.textContent ?? ''}`.replace(/\s+/g, ' ').trim();
+    });
+  }
+}

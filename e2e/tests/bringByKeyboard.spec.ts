@@ -1,32 +1,19 @@
-import type { Page } from '@playwright/test';
-import { expect, test } from '../app.js';
-
-/** Presses Tab until something with this name has the focus. */
-async function tabTo(page: Page, name: RegExp): Promise<void> {
-  for (let presses = 0; presses < 60; presses++) {
-    await page.keyboard.press('Tab');
-    const focused = await page.evaluate(() => {
-      const element = document.activeElement;
-      return `${element?.getAttribute('aria-label') ?? ''} ${element?.textContent ?? ''}`.replace(/\s+/g, ' ').trim();
-    });
-    if (name.test(focused)) return;
-  }
-  throw new Error(`Nothing called ${name} can be reached with Tab.`);
-}
+import { expect, Keys, test } from '../app.js';
 
 test('the whole path by keyboard only', async ({ page, app }) => {
+  const keys = new Keys(page);
   await page.goto(app.address);
   await page.getByRole('button', { name: 'Ines Marant' }).waitFor();
-  await tabTo(page, /^Ines Marant/);
+  await keys.tabTo(/^Ines Marant/);
   await page.keyboard.press('Enter');
   await page.getByRole('heading', { level: 1, name: 'Spring 2027 starts in 48 days' }).waitFor();
-  await tabTo(page, /Open the plan of ECO 214-02/);
+  await keys.tabTo(/Open the plan of ECO 214-02/);
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Bring 210 things' }).waitFor();
 
   await page.keyboard.press('w');
   await page.getByRole('tree').waitFor();
-  await tabTo(page, /^The old course/);
+  await keys.tabTo(/^The old course/);
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Space');
@@ -52,10 +39,10 @@ test('the whole path by keyboard only', async ({ page, app }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('region', { name: 'What will happen' })).toBeVisible();
 
-  await tabTo(page, /^Bring 210 things/);
+  await keys.tabTo(/^Bring 210 things/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'What was done' })).toBeVisible();
-  await tabTo(page, /^Take it back/);
+  await keys.tabTo(/^Take it back/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Bring 210 things' })).toBeVisible();
   await page.keyboard.press('d');

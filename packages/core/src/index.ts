@@ -60,7 +60,7 @@ export {
   type StandingRecipe,
 } from './choose/recipes.js';
 export type { RecipeChoices, RecipeKnows } from './schemas/recipe.js';
-export type { BrokenNeed } from './choose/brokenNeeds.js';
+export { neededByCause, type BrokenNeed, type NeededButLeft } from './choose/brokenNeeds.js';
 export { homeAndMenu, SETTING_WORDS, settingsPresent, type HomeAndMenu, type SettingName } from './course/settings.js';
 export { FINDING_WORDS, type FindingName } from './names/findings.js';
 export { type Finding } from './choose/findings/finding.js';
@@ -69,7 +69,13 @@ export { propose, type Candidate, type ProposeCandidate, type Proposal } from '.
 export { viewCourse } from './choose/findings/courseView.js';
 export { findFindings, findInSource, viewSource, type ViewedSource } from './choose/findings/findFindings.js';
 export { looseEndsOf } from './plan/looseEnds/looseEnds.js';
-export type { LooseEnd, LooseEndCode, Severity } from './plan/looseEnds/looseEnd.js';
+export {
+  namesItsThings,
+  waitsForDecision,
+  type LooseEnd,
+  type LooseEndCode,
+  type Severity,
+} from './plan/looseEnds/looseEnd.js';
 export { refreshJobProblems } from './refresh/checkRefreshJob.js';
 export { refresh } from './refresh/refresh.js';
 export { planJobProblems } from './plan/headless/checkPlanJob.js';
@@ -103,12 +109,15 @@ export {
 export { canBeTakenOut } from './plan/matching/takenOut.js';
 export { isOut, isWritten, landsNew, staysBehind, type PlanLine } from './plan/shapes/line.js';
 export type { Verb } from './names/verbs.js';
+export { dateTotalsOf, fateOf, totalsOf, type Fate } from './plan/totals.js';
 export { concernedDates, indexPlan, planChosen, planDated, previewOn, previewPlan } from './plan/preview.js';
 export {
+  type DateTotals,
   type PlanDecided,
   type PlanGround,
   type PlanIndex,
   type PlanInput,
+  type PlanTotals,
   type Preview,
   type PreviewDate,
 } from './plan/shapes/preview.js';

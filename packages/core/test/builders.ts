@@ -1,4 +1,8 @@
+import { contentHash } from '../src/course/contentHash.js';
 import { snapshotOf, type Snapshot } from '../src/course/snapshot.js';
+import { isWritten } from '../src/plan/shapes/line.js';
+import type { LineageEntry } from '../src/plan/shapes/matches.js';
+import type { Preview } from '../src/plan/shapes/preview.js';
 import type { Kind } from '../src/names/kinds.js';
 import type { Course, Item } from '../src/schemas/course.js';
 import { SPRING_2026, SPRING_2027 } from './terms.js';
@@ -55,3 +59,25 @@ export const stock = (kind: Kind, id: string, rest: Rest & { title?: string } = 
 };
 
 export const asSnapshot = (course: Course): Snapshot => snapshotOf(course);
+
+/** The shell as a run would leave it, with the lineage that it would note. */
+export function afterRun(
+  source: Course,
+  shell: Course,
+  { items, lines }: Pick<Preview, 'items' | 'lines'>,
+): { snapshot: Snapshot; lineage: LineageEntry[] } {
+  const sources = new Map(asSnapshot(source).items.map((each) => [each.id, each]));
+  const now = items.map((each) => ({
+    ...each,
+    contentHash: contentHash(each, each.bodyHash),
+    editedAt: each.editedAt ?? '2026-11-24T09:00',
+  }));
+  const lineage = lines.filter(isWritten).map(({ item: from, to }): LineageEntry => ({
+    item: to!,
+    sourceCourse: source.course.id,
+    sourceItem: from!,
+    sourceHash: sources.get(from!)!.contentHash,
+    landedHash: now.find(({ id }) => id === to)!.contentHash,
+  }));
+  return { snapshot: { ...asSnapshot(shell), items: now }, lineage };
+}

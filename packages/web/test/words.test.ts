@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
-import type { CourseSummary, DeskShell, LearnerCounts, Preview, Snapshot } from '@yarin/core';
+import {
+  totalsOf,
+  type CourseSummary,
+  type DeskShell,
+  type LearnerCounts,
+  type Preview,
+  type RunView,
+  type Snapshot,
+} from '@yarin/core';
 import { deskLine, holdsWords, leftWords, reasonWords, sentenceWords } from '../src/desk/deskWords.js';
-import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../src/plan/state/planWords.js';
+import { broughtBy, fateLines, shellWords, wayWords, zerosWords } from '../src/plan/state/planWords.js';
 import { count, courseCode, listed, sectionWords } from '../src/shared/words.js';
 
 const SUMMARY = {
@@ -54,12 +62,23 @@ describe('words of the Desk', () => {
     );
   });
   it('put a plan in one sentence', () => {
-    const sentence = { come: 208, of: 236, dates: 134, doubts: 4, leftOver: 4, toWrite: 210 };
-    expect(sentenceWords(sentence)).toBe('208 of 236 come, 134 dates move, 4 to look at');
-    expect(sentenceWords({ ...sentence, dates: 1, doubts: 0 })).toBe(
-      '208 of 236 come, 1 date moves, nothing to look at',
+    const things = {
+      of: 236,
+      comes: 210,
+      places: 2,
+      changed: 5,
+      stands: 0,
+      stays: 26,
+      own: 3,
+      takenOut: 0,
+      holds: 213,
+    };
+    const sentence = { ...things, dates: { move: 134, cleared: 0, kept: 0 }, doubts: 4, leftOver: 4 };
+    expect(sentenceWords(sentence)).toBe('210 of 236 come, 134 dates move, 8 to look at');
+    expect(sentenceWords({ ...sentence, dates: { move: 1, cleared: 2, kept: 0 }, doubts: 0, leftOver: 0 })).toBe(
+      '210 of 236 come, 1 date moves, 2 dates are taken away, nothing to look at',
     );
-    expect(sentenceWords({ ...sentence, toWrite: 0 })).toBe('208 of 236 are there');
+    expect(sentenceWords({ ...sentence, comes: 0, stands: 210 })).toBe('210 of 236 are there');
   });
   it('say what is left after a run', () => {
     expect(leftWords({ leftOver: 3, doubts: 1 })).toBe('3 loose ends and 1 doubt');
@@ -158,28 +177,32 @@ describe('words of the plan', () => {
     ]);
   });
   it('say what becomes of the shell’s own', () => {
-    const out = { ...preview, lines: [line(null, 'here'), { ...line(null, 'here'), to: 's', takenOut: true }] };
-    expect(shellWords(out as unknown as Preview)).toBe('1 thing of the new shell stays as it is, 1 is taken out.');
-    const told = fateLines(source, shellWith('s'), { ...out, items: [] } as unknown as Preview);
+    const planOf = (lines: readonly object[], of = 0): Preview =>
+      ({ ...preview, lines, totals: totalsOf(lines as Preview['lines'], of) }) as unknown as Preview;
+    const out = planOf([line(null, 'here'), { ...line(null, 'here'), to: 's', takenOut: true }]);
+    expect(shellWords(out)).toBe('1 of the shell’s own stays as it is and 1 is taken out: the course then holds 1.');
+    const told = fateLines(source, shellWith('s'), { ...out, items: [] });
     expect(told.map(({ title, detail, number }) => `${title} | ${detail} | ${number}`)).toEqual([
       'Taken out of the shell: what only it has | s: stands again when the run is taken back | 1',
     ]);
-    expect(shellWords(preview)).toBe('1 thing of the new shell stays as it is.');
-    expect(
-      shellWords({
-        ...preview,
-        lines: [line('a', 'join'), line('b', 'join'), line(null, 'here')],
-      } as unknown as Preview),
-    ).toBe('2 stock things of the new shell are taken up, 1 stays as it is.');
-    expect(shellWords({ ...preview, lines: [] })).toBe('The new shell is empty.');
+    const joined = [line('a', 'join', { to: 'a' }), line('b', 'join', { to: 'b' }), line('c', 'same', { to: 'c' })];
+    expect(shellWords(planOf([...joined, line(null, 'here'), line(null, 'here')], 3))).toBe(
+      '2 stock things of the new shell are taken up, 1 thing stands there already and 2 of the shell’s own stay as they are: the course then holds 5.',
+    );
+    expect(shellWords(planOf([]))).toBe('The new shell is empty.');
+  });
+  it('count what several runs brought each thing once', () => {
+    const run = (things: number, updated?: number): RunView =>
+      ({
+        counts: { things, updated, byKind: { page: { source: 9, brought: things }, file: { source: 4, brought: 0 } } },
+      }) as unknown as RunView;
+    expect(broughtBy([run(3, 2), run(8)])).toEqual({ comes: 9, of: 13 });
+    expect(broughtBy([run(8)])).toEqual({ comes: 8, of: 13 });
   });
   it('name the rule and the class-day map', () => {
-    expect(`${ruleWords({})}, ${weekdayMapWords({ weekdays: { 1: 2, 3: 4 } })}`).toBe(
-      'the same teaching week, Mon to Tue, Wed to Thu',
-    );
-    expect(`${ruleWords({ rule: 'stretch' })}, ${weekdayMapWords({})}`).toBe(
-      'the same share of the term, same weekday',
-    );
+    expect(wayWords({ weekdays: { 1: 2, 3: 4 } })).toBe('the same teaching week, Mon to Tue, Wed to Thu');
+    expect(wayWords({ rule: 'stretch' })).toBe('the same share of the term, same weekday');
+    expect(wayWords({ rule: 'clear' })).toBe('no date');
   });
   it('say the zeros of what never comes', () => {
     const learners: LearnerCounts = {

@@ -1,3 +1,4 @@
+import type { DateTotals, PlanTotals } from '../plan/shapes/preview.js';
 import type { PlanScope } from '../plan/decisionsAtFirst.js';
 import type { SetUp, SetUpCategory, SetUpEffect } from '../plan/setUpEffect.js';
 import type { Candidate, Proposal } from '../choose/propose.js';
@@ -20,13 +21,10 @@ import type { Right } from '../rights/rights.js';
 // What the server answers about the Desk, pairs, plans and runs.
 
 /** A plan in one sentence. */
-export interface PlanSentence {
-  readonly come: number;
-  readonly of: number;
-  readonly dates: number;
+export interface PlanSentence extends PlanTotals {
+  readonly dates: DateTotals;
   readonly doubts: number;
   readonly leftOver: number;
-  readonly toWrite: number;
 }
 
 /** What a Desk says of the plan of a shell. */
@@ -86,12 +84,19 @@ export interface RunCounts {
   readonly things: number;
   readonly added: number;
   readonly changed: number;
+  /** Of those that were changed: what an earlier run brought, and that was brought up to date; older records have none. */
+  readonly updated?: number;
   readonly places: number;
   /** Things of the shell that were taken out; older records have none. */
   readonly takenOut?: number;
+  /** Dates that moved, and those that were kept as they were; older records counted both as moved. */
   readonly dates: number;
+  readonly datesKept?: number;
   readonly left: number;
-  readonly byKind: Readonly<Partial<Record<Kind, { readonly source: number; readonly brought: number }>>>;
+  /** `stood`: what stood in the new course already; older records counted it as brought. */
+  readonly byKind: Readonly<
+    Partial<Record<Kind, { readonly source: number; readonly brought: number; readonly stood?: number }>>
+  >;
   /** Of several sources: how many things each gave, in their order. Older records have none. */
   readonly bySource?: readonly { readonly course: string; readonly name: string; readonly things: number }[];
   /** Learner rows that the run made in the destination: zero each. */

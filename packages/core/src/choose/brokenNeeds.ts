@@ -1,4 +1,5 @@
 import type { SnapshotItem } from '../course/snapshot.js';
+import { groupBy } from '../groupBy.js';
 import type { Choices } from '../schemas/choices.js';
 import type { ChoiceIndex } from './choiceIndex.js';
 import type { ChoiceDecisions, Why } from './decision.js';
@@ -25,6 +26,23 @@ export type BrokenNeed =
       readonly guards: string;
       readonly reads: string;
     };
+
+export type NeededButLeft = Extract<BrokenNeed, { is: 'neededButLeft' }>;
+
+/**
+ * What was left and is needed, together where one choice left it: a kind, a unit, a finding.
+ *
+ * @param kindOf  by the id of an item
+ */
+export const neededByCause = (
+  broken: readonly BrokenNeed[],
+  kindOf: (item: string) => string | undefined,
+): ReadonlyMap<string, readonly NeededButLeft[]> =>
+  groupBy(
+    broken.filter((each) => each.is === 'neededButLeft'),
+    ({ item, leftBy: { reason, item: unit, finding } }) =>
+      reason === 'item' || reason === 'mark' ? item : `${reason} ${unit ?? finding ?? kindOf(item)}`,
+  );
 
 const MOST_EQUIVALENTS = 20;
 

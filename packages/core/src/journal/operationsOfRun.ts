@@ -1,3 +1,4 @@
+import { dateTotalsOf } from '../plan/totals.js';
 import { isWritten, landsNew } from '../plan/shapes/line.js';
 import { originOf } from '../plan/sources/joinSources.js';
 import { originKey } from '../plan/shapes/origin.js';
@@ -49,11 +50,12 @@ export function operationsOfRun(input: PlanInput, { lines }: Pick<Preview, 'line
 /** What a run counts of what it did. */
 export function countsOfRun(
   { joined }: Pick<PlanInput, 'joined'>,
-  { dates, counts }: Pick<Preview, 'dates' | 'counts'>,
+  { dates, counts, totals }: Pick<Preview, 'dates' | 'counts' | 'totals'>,
   operations: readonly Operation[],
 ): Omit<RunCounts, 'learners'> {
   const added = operations.filter(({ op }) => op === 'added');
   const changed = operations.filter(({ op }) => op === 'changed');
+  const { move, kept } = dateTotalsOf(dates);
   const from = (course: string): number =>
     [...added, ...changed].filter(({ origin }) => origin?.course === course).length;
   const bySource = joined?.sources.map(({ course }) => ({
@@ -66,11 +68,16 @@ export function countsOfRun(
     added: added.length,
     changed: changed.length,
     places: added.filter((each) => each.op === 'added' && each.part === 'place').length,
+    updated: changed.filter((each) => each.op === 'changed' && each.notedBefore !== undefined).length,
     takenOut: operations.filter(({ op }) => op === 'removed').length,
-    dates: dates.filter(({ to }) => to !== null).length,
-    left: Object.values(counts).reduce((sum, { leave }) => sum + leave, 0),
+    dates: move,
+    datesKept: kept,
+    left: totals.stays,
     byKind: Object.fromEntries(
-      Object.entries(counts).map(([kind, { source: of, bring: brought }]) => [kind, { source: of, brought }]),
+      Object.entries(counts).map(([kind, { source: of, comes: brought, stands: stood }]) => [
+        kind,
+        { source: of, brought, stood },
+      ]),
     ),
     ...(bySource === undefined ? {} : { bySource }),
   };

@@ -17,6 +17,7 @@ import { matchToShell } from './matching/match.js';
 import { isTakenOutByHand, type LineageEntry } from './shapes/matches.js';
 import { putBackAt } from './matching/putBack.js';
 import { takenOut } from './matching/takenOut.js';
+import { totalsOf } from './totals.js';
 import type { PlanDecided, PlanGround, PlanIndex, PlanInput, Preview, PreviewDate } from './shapes/preview.js';
 
 export function indexPlan(ground: PlanGround): PlanIndex {
@@ -60,7 +61,7 @@ export function chooseInPlan(index: PlanIndex, choices: Choices): ChoiceDecision
 export const previewPlan = (input: PlanInput): Result<Preview> => previewOn(indexPlan(input), input);
 
 /** What a preview says before anything is dated or placed: the first that a toggle shows. */
-export type PlanChosen = Pick<Preview, 'lines' | 'counts' | 'toWrite' | 'broken'>;
+export type PlanChosen = Pick<Preview, 'lines' | 'counts' | 'totals' | 'toWrite' | 'broken'>;
 
 interface Chosen {
   readonly chosen: ChoiceDecisions;
@@ -108,10 +109,13 @@ function summed(index: PlanIndex, { chosen, met, lines, out }: Chosen, decisions
   const here = shell.items
     .filter(({ id }) => !answered.has(id))
     .map(({ id }) => ofShell({ source: source.course.id, item: null, verb: 'here', why: [], to: id }));
+  const all = [...lines, ...gone, ...here];
+  const totals = totalsOf(all, lines.length);
   return {
-    lines: [...lines, ...gone, ...here],
+    lines: all,
     counts: countByKind(source.items, lines),
-    toWrite: lines.reduce((sum, line) => sum + (isWritten(line) ? 1 : 0), out.size),
+    totals,
+    toWrite: totals.comes + totals.takenOut,
     broken: brokenNeeds(index.choice, chosen, decisions.choices, shell.items, (at) => met(at) !== null),
   };
 }

@@ -54,13 +54,15 @@ describe('a run', () => {
       added: 2,
       changed: 1,
       places: 0,
+      updated: 0,
       takenOut: 0,
       dates: 1,
+      datesKept: 0,
       left: 1,
       byKind: {
-        page: { source: 2, brought: 2 },
-        quiz: { source: 1, brought: 1 },
-        announcement: { source: 1, brought: 0 },
+        page: { source: 2, brought: 2, stood: 0 },
+        quiz: { source: 1, brought: 1, stood: 0 },
+        announcement: { source: 1, brought: 0, stood: 0 },
       },
     });
   });

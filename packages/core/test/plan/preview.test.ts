@@ -1,19 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { findFindings } from '../../src/choose/findings/findFindings.js';
-import { contentHash } from '../../src/course/contentHash.js';
 import { outlineOf } from '../../src/course/outline.js';
 import type { Snapshot } from '../../src/course/snapshot.js';
 import { arrange } from '../../src/plan/landing/arrange.js';
 import type { LineageEntry } from '../../src/plan/shapes/matches.js';
-import { isWritten } from '../../src/plan/shapes/line.js';
 import { concernedDates, indexPlan, previewPlan } from '../../src/plan/preview.js';
 import type { PlanInput, Preview } from '../../src/plan/shapes/preview.js';
 import { reviewPlan, type Review } from '../../src/plan/review.js';
 import { settledAs } from '../../src/retime/causes.js';
 import type { Decisions } from '../../src/schemas/choices.js';
 import type { Course } from '../../src/schemas/course.js';
-import { asSnapshot, due, item, newShell, oldCourse, stock, unit } from '../builders.js';
+import { afterRun, asSnapshot, due, item, newShell, oldCourse, stock, unit } from '../builders.js';
 
 const NOTHING: Decisions = { choices: {}, byHand: {}, settled: {} };
 const worked = (input: PlanInput): Preview & Review => {
@@ -37,28 +35,6 @@ const preview = (
   });
 const verbs = ({ lines }: Preview): Record<string, string> =>
   Object.fromEntries(lines.map(({ item: id, to, verb }) => [id ?? `(${to})`, verb]));
-
-/** The shell as a run would leave it, with the lineage that it would note. */
-function landed(
-  source: Course,
-  shell: Course,
-  { items, lines }: Preview,
-): { snapshot: Snapshot; lineage: LineageEntry[] } {
-  const sources = new Map(asSnapshot(source).items.map((each) => [each.id, each]));
-  const now = items.map((each) => ({
-    ...each,
-    contentHash: contentHash(each, each.bodyHash),
-    editedAt: each.editedAt ?? '2026-11-24T09:00',
-  }));
-  const lineage = lines.filter(isWritten).map(({ item: from, to }): LineageEntry => ({
-    item: to!,
-    sourceCourse: source.course.id,
-    sourceItem: from!,
-    sourceHash: sources.get(from!)!.contentHash,
-    landedHash: now.find(({ id }) => id === to)!.contentHash,
-  }));
-  return { snapshot: { ...asSnapshot(shell), items: now }, lineage };
-}
 
 const LAB = item('assignment', 'lab', {
   title: 'Lab 3',
@@ -96,7 +72,7 @@ describe('verbs', () => {
     expect(verbs(preview(COURSE, shell))).toMatchObject({ riffle: 'same' });
   });
   it('is compared three ways once it was brought', () => {
-    const { snapshot, lineage } = landed(COURSE, newShell(), preview(COURSE, newShell()));
+    const { snapshot, lineage } = afterRun(COURSE, newShell(), preview(COURSE, newShell()));
     const result = (source: Course, shell: Snapshot): Record<string, string> => {
       const again = previewPlan({
         source: asSnapshot(source),
@@ -134,7 +110,7 @@ describe('doubts about what was brought', () => {
   const LATE = item('assignment', 'late', { points: 5, moments: due('late', '2026-02-18T23:59') });
   const course = oldCourse(LATE, item('assignment', 'early', { points: 5, moments: due('early', '2026-02-09T23:59') }));
   const first = preview(course, newShell());
-  const { snapshot, lineage } = landed(course, newShell(), first);
+  const { snapshot, lineage } = afterRun(course, newShell(), first);
   /** The plan again on the shell as it stands after its run. */
   const again = (shell: Snapshot, more: Partial<PlanInput> = {}): Preview & Review =>
     worked({
@@ -212,7 +188,7 @@ describe('doubts about what was brought', () => {
       item('quiz', 'one', { points: 5, moments: due('one', '2026-02-11T12:00') }),
       item('quiz', 'two', { points: 5, moments: due('two', '2026-02-12T09:00') }),
     );
-    const came = landed(pair, newShell(), preview(pair, newShell()));
+    const came = afterRun(pair, newShell(), preview(pair, newShell()));
     const over = { source: asSnapshot(pair), lineage: came.lineage };
     expect(again(came.snapshot, over).asBrought.map(({ id, to, flags }) => [id, to, flags])).toEqual([
       ['one-due', '2027-02-11T12:00', ['orderChanged']],
@@ -241,7 +217,7 @@ describe('doubts about what was brought', () => {
     );
     const before = preview(swapped, newShell());
     expect(before.causes[0]!.settlements.map(({ name }) => name)).toEqual(['oldDistance']);
-    const stands = landed(swapped, newShell(), before);
+    const stands = afterRun(swapped, newShell(), before);
     const after = again(stands.snapshot, { source: asSnapshot(swapped), lineage: stands.lineage });
     expect(after.causes[0]!.settlements).toEqual(before.causes[0]!.settlements);
   });
@@ -317,7 +293,7 @@ describe('twice is once', () => {
       fc.property(fc.subarray(COURSE.items.map(({ id }) => id)), (left) => {
         const decisions = { choices: { items: Object.fromEntries(left.map((id) => [id, 'leave' as const])) } };
         const first = preview(COURSE, newShell(stock('page', 's', { title: 'Riffle' })), decisions);
-        const { snapshot, lineage } = landed(COURSE, newShell(), first);
+        const { snapshot, lineage } = afterRun(COURSE, newShell(), first);
         const again = previewPlan({
           policy: {},
           source: asSnapshot(COURSE),

@@ -1,4 +1,4 @@
-import type { PlanSentence } from '@yarin/core';
+import { dateTotalsOf, type PlanSentence } from '@yarin/core';
 import { PlanRow } from '../database/entities/run.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Side, PlanContext, PlanQuery } from '../plans/planGrounds.js';
@@ -58,13 +58,10 @@ async function sentenceOf(
 ): Promise<PlanSentence> {
   const plan = planId === null ? null : await manager.findOneBy(PlanRow, { id: planId });
   const worked = await grounds.workOut(sources, shell, plan?.decisions, now);
-  const counts = Object.values(worked.counts);
   return {
-    come: counts.reduce((sum, { bring }) => sum + bring, 0),
-    of: counts.reduce((sum, each) => sum + each.source, 0),
-    dates: worked.dates.length,
+    ...worked.totals,
+    dates: dateTotalsOf(worked.dates),
     doubts: worked.causes.length,
     leftOver: worked.looseEnds.length,
-    toWrite: worked.toWrite,
   };
 }

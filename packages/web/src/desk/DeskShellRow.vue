@@ -68,7 +68,8 @@ const runLabel = ({ term, section, type }: CourseSummary): string =>
     </div>
     <div v-if="entry.done">
       <p>
-        {{ entry.done.things }} things brought {{ dayWords(parseDay(entry.done.at)) }} at {{ timeWords(entry.done.at) }}
+        {{ count(entry.done.things, 'thing') }} brought {{ dayWords(parseDay(entry.done.at)) }} at
+        {{ timeWords(entry.done.at) }}
       </p>
       <small
         >by {{ entry.done.by

@@ -1,5 +1,5 @@
 import type { Candidate, DeskShell, PlanSentence } from '@yarin/core';
-import { contentsWords, count, listed } from '../shared/words.js';
+import { contentsWords, count, datesWords, listed, ofWords } from '../shared/words.js';
 
 type Reason = Candidate['for'][number] | Candidate['against'][number];
 
@@ -29,11 +29,11 @@ export function reasonWords({ for: reasons, against }: Pick<Candidate, 'for' | '
   return against.length === 0 ? words : `${words}; but ${listed(against.map((reason) => REASON_WORDS[reason]))}`;
 }
 
-/** “208 of 236 come, 134 dates move, 4 to look at”. */
-export function sentenceWords({ come, of, dates, doubts, toWrite }: PlanSentence): string {
-  if (toWrite === 0) return `${come} of ${of} are there`;
-  const look = doubts === 0 ? 'nothing to look at' : `${doubts} to look at`;
-  return `${come} of ${of} come, ${count(dates, 'date moves', 'dates move')}, ${look}`;
+/** “210 of 236 come, 134 dates move, 8 to look at”. */
+export function sentenceWords(plan: PlanSentence): string {
+  if (plan.comes + plan.takenOut === 0) return `${plan.stands} of ${plan.of} are there`;
+  const look = plan.doubts + plan.leftOver;
+  return `${ofWords(plan)} come, ${datesWords(plan.dates)}, ${look === 0 ? 'nothing' : look} to look at`;
 }
 
 /** “3 loose ends and 2 doubts”. */

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { weekdayWords } from '@yarin/core';
+import { dateTotalsOf, waitsForDecision, weekdayWords } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { count } from '../shared/words.js';
+import { count, ofWords } from '../shared/words.js';
+import { broughtBy } from './state/planWords.js';
 import { usePlanStore } from './state/planStore.js';
 import { useRunStore } from './state/runStore.js';
 import { timeWords } from '../shared/readersDates.js';
@@ -17,11 +18,24 @@ const router = useRouter();
 const course = computed(() => plan.view!.shell.course);
 const isRunning = computed(() => runs.job?.planId === plan.view!.id);
 const doubts = computed(() => plan.preview!.causes.length);
+const toDecide = computed(() => (plan.isDone ? 0 : plan.preview!.looseEnds.filter(waitsForDecision).length));
 const loose = computed(() => plan.preview!.looseEnds.length);
-const dates = computed(() => (plan.isDone ? plan.lastRun!.counts.dates : plan.preview!.dates.length));
+const dates = computed(() => {
+  if (plan.isDone) return plan.lastRun!.counts.dates + (plan.lastRun!.counts.datesKept ?? 0);
+  const { move, kept } = dateTotalsOf(plan.preview!.dates);
+  return move + kept;
+});
+/** What the plan brings; once that is done, what it brought. */
+const comes = computed(() => ofWords(plan.isDone ? broughtBy(plan.standingRuns) : plan.totals));
 
 const knots = computed(() => [
-  { id: 'what', name: 'What', count: `${plan.totals.come} of ${plan.totals.of}`, waits: false, doubtful: false },
+  {
+    id: 'what',
+    name: 'What',
+    count: toDecide.value === 0 ? comes.value : `${comes.value}, ${toDecide.value} to decide`,
+    waits: toDecide.value > 0,
+    doubtful: toDecide.value > 0,
+  },
   {
     id: 'when',
     name: 'When',
@@ -46,8 +60,7 @@ const savedWords = computed(() => {
 });
 /** The act by its result: “Bring 212 things”. */
 const actWords = computed(() => {
-  const out = plan.preview!.lines.filter(({ takenOut }) => takenOut === true).length;
-  const come = plan.preview!.toWrite - out;
+  const { comes: come, takenOut: out } = plan.totals;
   if (out === 0) return `Bring ${count(come, 'thing')}`;
   return come === 0 ? `Take ${count(out, 'thing')} out` : `Bring ${come}, take ${out} out`;
 });
@@ -101,7 +114,9 @@ async function bring(): Promise<void> {
         <template v-if="plan.isDone">
           <ElButton type="primary" class="go" @click="router.push({ name: 'course', params: { id: course.id } })">
             <span
-              >Open the new course<small>{{ plan.lastRun!.counts.things }} things stand in it</small></span
+              >Open the new course<small
+                >{{ count(plan.totals.holds, 'thing stands', 'things stand') }} in it</small
+              ></span
             >
           </ElButton>
         </template>
@@ -117,7 +132,7 @@ async function bring(): Promise<void> {
           >
           <span v-else-if="plan.preview!.toWrite === 0"
             >Nothing to bring<small>{{
-              plan.totals.come === 0 ? 'nothing is chosen yet' : 'all that is chosen is there'
+              plan.totals.stands === 0 ? 'nothing is chosen yet' : 'all that is chosen is there'
             }}</small></span
           >
           <span v-else>{{ actWords }}<small>one press takes it back</small></span>

@@ -1,4 +1,4 @@
-import { type CourseSummary, type LearnerSort, type ShellStanding } from '@yarin/core';
+import type { CourseSummary, DateTotals, LearnerSort, PlanTotals, ShellStanding } from '@yarin/core';
 import { momentWords, patternWords } from './readersDates.js';
 
 export const count = (number: number, one: string, many = `${one}s`): string =>
@@ -18,6 +18,23 @@ export function sectionWords({
   if (type === 'template') return 'shared template';
   return `section ${section} · ${patternWords(meetings)}`;
 }
+
+/** What comes of what there is: “210 of 236”. */
+export const ofWords = ({ comes, of }: Pick<PlanTotals, 'comes' | 'of'>): string => `${comes} of ${of}`;
+
+/** “134 dates move, 2 are taken away”; what there is none of is not said. */
+export function datesWords(dates: DateTotals): string {
+  const others = otherDatesWords(dates);
+  return dates.move > 0 || others.length === 0
+    ? [count(dates.move, 'date moves', 'dates move'), ...others].join(', ')
+    : others.join(', ');
+}
+
+/** Of the dates that do not move: “2 dates are taken away”, “1 date stays as it was”. */
+export const otherDatesWords = ({ cleared, kept }: DateTotals): string[] => [
+  ...(cleared > 0 ? [count(cleared, 'date is taken away', 'dates are taken away')] : []),
+  ...(kept > 0 ? [count(kept, 'date stays as it was', 'dates stay as they were')] : []),
+];
 
 /** “a, b and c”. */
 export function listed(words: readonly string[]): string {

@@ -28,6 +28,14 @@ export type LooseEndCode =
   | 'datedElsewhere'
   | 'dateInDoubt';
 
+/** What is decided in the plan, thing by thing: until then the safe outcome stands. */
+const DECIDED: ReadonlySet<LooseEndCode> = new Set(['standsAlready', 'ruleStays', 'neededButLeft']);
+export const waitsForDecision = ({ code }: Pick<LooseEnd, 'code'>): boolean => DECIDED.has(code);
+
+/** Those whose detail says more than which things they are about. */
+const SAYS_MORE: ReadonlySet<LooseEndCode> = new Set(['ruleStays', 'weightLeft', 'notOpen', 'classWithoutEvent']);
+export const namesItsThings = ({ code }: Pick<LooseEnd, 'code'>): boolean => !SAYS_MORE.has(code);
+
 /** Something that a person should still look at: one line a cause, with the things it is about. */
 export interface LooseEnd {
   readonly code: LooseEndCode;

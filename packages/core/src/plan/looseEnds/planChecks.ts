@@ -1,3 +1,4 @@
+import { neededByCause } from '../../choose/brokenNeeds.js';
 import type { FindingName } from '../../names/findings.js';
 import type { SnapshotItem } from '../../course/snapshot.js';
 import type { PlanLine } from '../shapes/line.js';
@@ -39,18 +40,21 @@ export const ruleStays: PlanCheck = ({ preview, byId }) => {
   );
 };
 
+/** One line for each choice that left something. */
 export const neededButLeft: PlanCheck = (plan) =>
-  about(
-    inSource(
-      plan,
-      plan.preview.broken.flatMap((each) => (each.is === 'neededButLeft' ? [each.item] : [])),
+  [...neededByCause(plan.preview.broken, (id) => plan.byId.get(id)?.kind).values()].flatMap((needed) =>
+    about(
+      inSource(
+        plan,
+        needed.map(({ item }) => item),
+      ),
+      {
+        code: 'neededButLeft',
+        severity: 'wrong',
+        one: 'One thing that you left comes all the same, since others need it',
+        many: 'things that you left come all the same, since others need them',
+      },
     ),
-    {
-      code: 'neededButLeft',
-      severity: 'wrong',
-      one: 'One thing that you left comes all the same, since others need it',
-      many: 'things that you left come all the same, since others need them',
-    },
   );
 
 export const standsAlready: PlanCheck = (plan) =>

@@ -47,6 +47,7 @@ export interface Preview extends StandingDates {
   /** Every date that the plan moves, with its thing. */
   readonly dates: readonly PreviewDate[];
   readonly counts: KindCounts;
+  readonly totals: PlanTotals;
   /** How many things the run would write or take out. */
   readonly toWrite: number;
   /** What the choices would break until somebody answers. */
@@ -89,8 +90,36 @@ export interface KindCount {
   readonly source: number;
   readonly bring: number;
   readonly leave: number;
+  /** What a run writes, places that are kept among it, and what stands in the new course already; the rest stays behind. */
+  readonly comes: number;
+  readonly stands: number;
   readonly verbs: Readonly<Partial<Record<Verb, number>>>;
 }
+/** What a plan does, each thing counted once: `of` is the sum of `comes`, `stands` and `stays`. */
+export interface PlanTotals {
+  /** Things of the source. */
+  readonly of: number;
+  readonly comes: number;
+  /** Of what comes: places that are kept for outside work. */
+  readonly places: number;
+  /** Of what comes: what is written into a thing of the shell. */
+  readonly changed: number;
+  readonly stands: number;
+  readonly stays: number;
+  /** Things of the shell that nothing of the source answers to, and that stay. */
+  readonly own: number;
+  readonly takenOut: number;
+  /** How many things the new course holds after the run. */
+  readonly holds: number;
+}
+
+/** What becomes of the dates of what comes. */
+export interface DateTotals {
+  readonly move: number;
+  readonly cleared: number;
+  readonly kept: number;
+}
+
 export type KindCounts = Readonly<Partial<Record<Kind, KindCount>>>;
 
 /** Both sides of a plan indexed once: what does not change while a person chooses. */

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { count } from '../../shared/words.js';
 import PlanLine from '../lines/PlanLine.vue';
 import { usePlanStore } from '../state/planStore.js';
-import { RULE_WORDS, weekdayMapWords } from '../state/planWords.js';
+import { RULE_WORDS, wayWords } from '../state/planWords.js';
 import { pileUps } from './pileUps.js';
 
 /** Where the terms differ in length: how the course was fitted, where work piles up, and the next best way. */
@@ -43,7 +43,7 @@ const next = computed(() => {
 });
 function take(): void {
   const option = next.value!;
-  const words = `${RULE_WORDS[option.policy.rule ?? 'week']}, ${weekdayMapWords(option.policy)}`;
+  const words = wayWords(option.policy);
   plan.decidePolicy(from.value.source.course.id, option.policy, `dates by ${words}`);
 }
 </script>

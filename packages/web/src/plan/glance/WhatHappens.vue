@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { firstFew, isOpened } from '@yarin/core';
+import { dateTotalsOf, firstFew, isOpened } from '@yarin/core';
 import { computed } from 'vue';
-import { count, standingWords } from '../../shared/words.js';
+import { count, ofWords, otherDatesWords, standingWords } from '../../shared/words.js';
 import PlanLine from '../lines/PlanLine.vue';
 import TakenBack from './TakenBack.vue';
 import TermLength from './TermLength.vue';
 import { usePlanStore } from '../state/planStore.js';
-import { fateLines, ruleWords, shellWords, weekdayMapWords, zerosWords } from '../state/planWords.js';
+import { fateLines, shellWords, wayWords, zerosWords } from '../state/planWords.js';
 import { asRead } from '../../shared/readersDates.js';
 
 defineEmits<{ go: [knot?: string] }>();
@@ -27,6 +27,11 @@ const remarks = computed(() => [
   ...standingWords(plan.view!.standing),
   ...plan.view!.notices.map(({ sentence }) => asRead(sentence)),
 ]);
+const dates = computed(() => dateTotalsOf(plan.preview!.dates));
+const placesToo = computed(() => {
+  const { places } = plan.totals;
+  return places === 0 ? '' : `, ${places} of them as ${places === 1 ? 'a place' : 'places'} kept for outside work`;
+});
 /** “; 19 of them go with their class”. */
 const withClass = computed(() => {
   const tied = plan.preview!.dates.filter(({ steps }) => steps.some(({ step }) => step === 'tied')).length;
@@ -42,14 +47,16 @@ const landing = computed(() => LANDING[plan.decisions.choices.landing ?? 'as it 
     <p v-for="remark in remarks" :key="remark" class="remark">{{ remark }}</p>
     <TakenBack />
     <p class="lead">
-      <RouterLink class="place-link" :to="{ params: { knot: 'what' } }"
-        >{{ plan.totals.come }} of {{ plan.totals.of }} things</RouterLink
-      >
-      come, in the order they had. {{ shellWords(plan.preview!) }}
-      {{ count(plan.preview!.dates.length, 'date goes', 'dates go') }} to
-      <RouterLink class="place-link" :to="{ params: { knot: 'when' } }"
-        >{{ ruleWords(plan.policy) }}, {{ weekdayMapWords(plan.policy) }}</RouterLink
-      >{{ withClass }}. {{ drafts > 0 ? 'Each other thing' : 'Each thing' }} lands {{ landing
+      <RouterLink class="place-link" :to="{ params: { knot: 'what' } }">{{ ofWords(plan.totals) }} things</RouterLink>
+      come{{ placesToo }}, in the order they had. {{ shellWords(plan.preview!) }}
+      <template v-if="dates.move > 0"
+        >{{ count(dates.move, 'date goes', 'dates go') }} to
+        <RouterLink class="place-link" :to="{ params: { knot: 'when' } }">{{ wayWords(plan.policy) }}</RouterLink>{{
+          withClass
+        }}.
+      </template>
+      <template v-for="words in otherDatesWords(dates)" :key="words">{{ words }}. </template>
+      {{ drafts > 0 ? 'Each other thing' : 'Each thing' }} lands {{ landing
       }}{{
         plan.view!.shell.course.openToLearners === true
           ? '.'

@@ -1,4 +1,5 @@
 import {
+  totalsOf,
   type BringOutcome,
   type Choices,
   type Decisions,
@@ -18,7 +19,7 @@ import { isConflict, sentenceOf } from '../../shared/api/client.js';
 import { changeSources, fetchPlan, seePlan } from '../../shared/api/plans.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { termInSentence } from '../../shared/courseLine.js';
-import { count } from '../../shared/words.js';
+import { count, ofWords } from '../../shared/words.js';
 import { useWorkedPlan } from '../preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
 import type { OverlapInForce } from './useOverlaps.js';
@@ -56,7 +57,7 @@ export const usePlanStore = defineStore('plan', () => {
     nameOf: from.nameOf,
     apply,
     changeTo,
-    comeWords: () => `${totals.value.come} of ${totals.value.of} come`,
+    comeWords: () => comeWords(),
   });
   const decided = computed<PlanDecided>(() => ({
     decisions: decisions.value,
@@ -78,13 +79,10 @@ export const usePlanStore = defineStore('plan', () => {
   const isDone = computed(
     () => lastRun.value !== null && lastRun.value.undoneAt === null && preview.value?.toWrite === 0,
   );
-  const totals = computed(() => {
-    const counts = Object.values(preview.value?.counts ?? {});
-    return {
-      of: counts.reduce((sum, { source }) => sum + source, 0),
-      come: counts.reduce((sum, { bring }) => sum + bring, 0),
-    };
-  });
+  const totals = computed(() => preview.value?.totals ?? totalsOf([], 0));
+  /** Its runs that stand, the latest first. */
+  const standingRuns = computed(() => (view.value?.runs ?? []).filter(({ undoneAt }) => undoneAt === null));
+  const comeWords = (): string => `${ofWords(totals.value)} come`;
 
   async function load(id: string): Promise<void> {
     failure.value = '';
@@ -117,7 +115,7 @@ export const usePlanStore = defineStore('plan', () => {
     opened.value = [];
     decisions.value = next;
     saver.saveSoon(view.value!.id);
-    announce(`${totals.value.come} of ${totals.value.of} come, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
+    announce(`${comeWords()}, ${count(preview.value?.causes.length ?? 0, 'doubt')}`);
   }
 
   const choose = (choices: Choices, what: string): void =>
@@ -182,7 +180,7 @@ export const usePlanStore = defineStore('plan', () => {
       if (state.is === 'running') return null;
       const { shell } = plan;
       announce(
-        `Done: ${lastRun.value?.counts.things ?? 0} things of ${termInSentence(plan.sources[0]!.source.course)} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
+        `Done: ${count(lastRun.value?.counts.things ?? 0, 'thing')} of ${termInSentence(plan.sources[0]!.source.course)} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
       );
       return state.outcome;
     } catch (error) {
@@ -238,6 +236,7 @@ export const usePlanStore = defineStore('plan', () => {
     lastRun,
     isDone,
     totals,
+    standingRuns,
     load,
     flush: saver.flush,
     choose,

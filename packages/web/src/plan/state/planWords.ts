@@ -9,12 +9,14 @@ import {
   type FindingName,
   type LearnerCounts,
   type PlanPolicy,
+  type PlanTotals,
   type Preview,
+  type RunView,
   type Snapshot,
   type SnapshotItem,
   type Why,
 } from '@yarin/core';
-import { count, LEARNER_WORDS } from '../../shared/words.js';
+import { count, LEARNER_WORDS, listed } from '../../shared/words.js';
 
 /** A group of things with the same fate, for one line of the plan. */
 export interface FateLine {
@@ -154,6 +156,12 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
   return lines;
 }
 
+/** What the runs of a plan that stand have brought, each thing once, of what the old course held at the last of them. */
+export function broughtBy(runs: readonly RunView[]): Pick<PlanTotals, 'comes' | 'of'> {
+  const of = Object.values(runs[0]?.counts.byKind ?? {}).reduce((sum, { source }) => sum + source, 0);
+  return { comes: runs.reduce((sum, { counts: { things, updated = 0 } }) => sum + things - updated, 0), of };
+}
+
 /** What the menu or the home page of the old course leads to, and stays behind while its settings come. */
 function entriesLeft({ items }: Snapshot, { lines }: Preview): SnapshotItem[] {
   const at = items.findIndex(({ kind }) => kind === 'courseSettings');
@@ -200,23 +208,30 @@ export const withNarrow = (next: PlanPolicy, { byItem, byKind, byUnit }: PlanPol
 
 export const ruleWords = ({ rule = 'week' }: PlanPolicy): string => RULE_WORDS[rule];
 
+/** Where dates go: “the same teaching week, Mon to Tue, Wed to Thu”; a rule that has no weekdays says none. */
+export function wayWords(policy: PlanPolicy): string {
+  const { rule } = policy;
+  return rule === 'clear' || rule === 'keep' || rule === 'offset'
+    ? ruleWords(policy)
+    : `${ruleWords(policy)}, ${weekdayMapWords(policy)}`;
+}
+
 export const weekdayMapWords = (policy: PlanPolicy): string => planMapWords(policy) || 'same weekday';
 
-/** The things of the shell in words: “Five stock things of the new shell are taken up, three stay as they are.” */
-export function shellWords({ lines }: Preview): string {
+/** What the new course holds after the run, and where it is from: “5 stock things of the new shell are taken up, 3 stay …”. */
+export function shellWords({ lines, totals }: Pick<Preview, 'lines' | 'totals'>): string {
+  const { stands, own, takenOut, holds } = totals;
   const joined = lines.filter(({ verb }) => verb === 'join').length;
-  const here = lines.filter(({ verb, takenOut }) => verb === 'here' && takenOut !== true).length;
-  const out = lines.filter(({ verb, takenOut }) => verb === 'here' && takenOut === true).length;
-  if (joined + here + out === 0) return 'The new shell is empty.';
-  const taken =
-    joined > 0 ? `${count(joined, 'stock thing')} of the new shell ${joined === 1 ? 'is' : 'are'} taken up` : '';
-  const stay =
-    here > 0
-      ? `${here}${taken === '' ? ` ${here === 1 ? 'thing' : 'things'} of the new shell` : ''} ${here === 1 ? 'stays as it is' : 'stay as they are'}`
-      : '';
-  const go = out === 0 ? '' : `${out} ${out === 1 ? 'is' : 'are'} taken out`;
-  return `${[taken, stay, go].filter((part) => part !== '').join(', ')}.`;
+  if (joined + stands + own + takenOut === 0) return 'The new shell is empty.';
+  const parts = [
+    ...(joined > 0 ? [`${count(joined, 'stock thing')} of the new shell ${isOrAre(joined)} taken up`] : []),
+    ...(stands > 0 ? [`${count(stands, 'thing stands', 'things stand')} there already`] : []),
+    ...(own > 0 ? [`${own} of the shell’s own ${own === 1 ? 'stays as it is' : 'stay as they are'}`] : []),
+    ...(takenOut > 0 ? [`${takenOut} ${isOrAre(takenOut)} taken out`] : []),
+  ];
+  return `${listed(parts)}: the course then holds ${holds}.`;
 }
+const isOrAre = (number: number): string => (number === 1 ? 'is' : 'are');
 
 /** Why a thing comes, up to what was chosen: “comes with Reading a river ← in unit 3, which you chose”. */
 export function chainWords(why: readonly Why[], titleOf: (id: string) => string): string {

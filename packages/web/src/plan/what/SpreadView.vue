@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { lockedItems } from '@yarin/core';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
 import FacingOwn from './turned/FacingOwn.vue';
@@ -19,6 +19,7 @@ import { useTallies } from './rows/useTallies.js';
 
 const plan = usePlanStore();
 const route = useRoute();
+const router = useRouter();
 const grouping = ref<Grouping>('outline');
 const filter = ref('');
 /** Another place can lead here to things of one kind, or to a way to look. */
@@ -70,6 +71,7 @@ function openNew(key: string): void {
   else openedOwn.value = item?.id;
 }
 function close(): void {
+  if (route.query.item !== undefined) void router.replace({ query: {} });
   openedOld.value = undefined;
   openedOwn.value = undefined;
 }
@@ -82,6 +84,14 @@ function focusNew(index: number): void {
   if (answers >= 0) focused.value = answers;
   ownFocused.value = answers >= 0 ? undefined : key;
 }
+/** A line of the plan can lead to a thing. */
+watch(
+  () => route.query.item,
+  (item) => {
+    if (typeof item === 'string') openItem(item);
+  },
+  { immediate: true },
+);
 watch(focused, () => (ownFocused.value = undefined));
 watch([grouping, filter], () => (focused.value = 0));
 watch([left, right], () => void nextTick(() => scrolled('old', scrolls.value.old, scrolls.value.height)), {

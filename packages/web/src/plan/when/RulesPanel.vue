@@ -12,7 +12,7 @@ import {
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
-import { RULE_WORDS, weekdayMapWords, withNarrow } from '../state/planWords.js';
+import { RULE_WORDS, wayWords, weekdayMapWords, withNarrow } from '../state/planWords.js';
 import ClassDayMaps from './ClassDayMaps.vue';
 import { changeWords, dayLines } from './classDays.js';
 import { classDaysFor, mapsInForce } from './sectionMaps.js';
@@ -55,7 +55,7 @@ const options = computed((): readonly Option[] => {
   const kept = withNarrow({ ...(landing && { landing }), ...(hour && { hour }) }, policy);
   const tried = [proposed, ...others].map((option) => ({
     policy: { ...option.policy, ...kept },
-    words: `${RULE_WORDS[option.policy.rule ?? 'week']}, ${weekdayMapWords(option.policy)}`,
+    words: wayWords(option.policy),
     isProposed: option === proposed,
   }));
   const rules = (Object.keys(RULE_WORDS) as RuleName[]).map((rule) => ({

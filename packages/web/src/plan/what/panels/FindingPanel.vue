@@ -25,7 +25,10 @@ const MOST_SHOWN = 200;
     <ul tabindex="0" :aria-label="`Evidence: ${reason.words}`">
       <li v-for="finding in reason.findings.slice(0, MOST_SHOWN)" :key="finding.item">
         <button class="title" @click="$emit('open', finding.item)">{{ titles.get(finding.item) }}</button>
-        <span class="quiet evidence">{{ asRead(finding.evidence) }}</span>
+        <span class="quiet evidence"
+          ><template v-if="reason.elsewhere.has(finding.item)">set aside for another reason too · </template
+          >{{ asRead(finding.evidence) }}</span
+        >
         <button
           class="plain-link"
           :aria-label="`${comes(finding.item) ? 'Leave' : 'Bring'} ${titles.get(finding.item)}`"
@@ -54,7 +57,7 @@ const MOST_SHOWN = 200;
         type="primary"
         :aria-pressed="reason.turned === 'bring'"
         @click="turn(reason.name, ids, 'bring')"
-        >Bring all {{ reason.findings.length }}</ElButton
+        >Bring all {{ reason.findings.length - reason.elsewhere.size }}</ElButton
       >
       <ElButton
         size="small"

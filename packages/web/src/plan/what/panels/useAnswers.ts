@@ -1,13 +1,18 @@
-import type { Answer, BringOrLeave, BrokenNeed, PlanLine } from '@yarin/core';
+import {
+  neededByCause,
+  waitsForDecision,
+  type Answer,
+  type BringOrLeave,
+  type NeededButLeft,
+  type PlanLine,
+} from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../../state/planStore.js';
-
-type Needed = Extract<BrokenNeed, { is: 'neededButLeft' }>;
 
 /** Things that one choice left and that others need. */
 export interface NeedGroup {
   readonly key: string;
-  readonly needed: readonly Needed[];
+  readonly needed: readonly NeededButLeft[];
   readonly items: readonly string[];
   readonly neededBy: readonly string[];
 }
@@ -30,21 +35,14 @@ export function useAnswers() {
   const rules = computed(() => plan.preview!.broken.filter((each) => each.is === 'ruleStays'));
   /** What was left and is needed, together where one choice left it: a kind, a unit, a finding. */
   const needs = computed((): readonly NeedGroup[] => {
-    const groups = new Map<string, Needed[]>();
-    for (const need of plan.preview!.broken) {
-      if (need.is !== 'neededButLeft') continue;
-      const { reason, item, finding } = need.leftBy;
-      const kind = items.value.get(need.item)!.kind;
-      const key = reason === 'item' || reason === 'mark' ? need.item : `${reason} ${item ?? finding ?? kind}`;
-      groups.set(key, [...(groups.get(key) ?? []), need]);
-    }
+    const groups = neededByCause(plan.preview!.broken, (id) => items.value.get(id)?.kind);
     return [...groups].map(([key, needed]) => {
       const left = new Set(needed.map(({ item }) => item));
       const neededBy = [...new Set(needed.flatMap((need) => need.neededBy))].filter((id) => !left.has(id));
       return { key, needed, items: [...left], neededBy };
     });
   });
-  const waiting = computed(() => (asks.value.length > 0 ? 1 : 0) + rules.value.length + needs.value.length);
+  const waiting = computed(() => plan.preview!.looseEnds.filter(waitsForDecision).length);
 
   const choices = (): typeof plan.decisions.choices => plan.decisions.choices;
 

@@ -1,4 +1,4 @@
-import { FINDING_WORDS, staysBehind, type Finding, type FindingName, type Turn } from '@yarin/core';
+import { FINDING_WORDS, groupBy, staysBehind, type Finding, type FindingName, type Turn } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../../state/planStore.js';
 
@@ -7,8 +7,10 @@ export interface Reason {
   readonly name: FindingName;
   readonly words: string;
   readonly findings: readonly Finding[];
-  /** How many of them stay behind. */
+  /** How many of them it sets aside; each thing is counted once, under the reason that decides. */
   readonly staying: number;
+  /** Those that another reason sets aside before it, whatever becomes of this one. */
+  readonly elsewhere: ReadonlySet<string>;
   readonly turned: Turn | undefined;
 }
 
@@ -16,20 +18,20 @@ export interface Reason {
 export function useReasons() {
   const plan = usePlanStore();
   const reasons = computed((): Reason[] => {
-    const staying = new Set(plan.preview!.lines.filter(staysBehind).map(({ item }) => item));
-    const byName = new Map<FindingName, Finding[]>();
-    for (const finding of plan.findings) {
-      const known = byName.get(finding.finding);
-      if (known === undefined) byName.set(finding.finding, [finding]);
-      else known.push(finding);
-    }
-    return [...byName].map(([name, findings]) => ({
-      name,
-      words: FINDING_WORDS[name],
-      findings,
-      staying: findings.filter(({ item }) => staying.has(item)).length,
-      turned: plan.decisions.choices.findings?.[name],
-    }));
+    const aside = plan.preview!.lines.filter(staysBehind);
+    const reasonOf = new Map(aside.map(({ item, why: [why] }) => [item, why?.finding]));
+    return [...groupBy(plan.findings, ({ finding }) => finding)].map(([name, findings]) => {
+      const staying = findings.filter(({ item }) => reasonOf.has(item));
+      const elsewhere = staying.filter(({ item }) => (reasonOf.get(item) ?? name) !== name);
+      return {
+        name,
+        words: FINDING_WORDS[name],
+        findings,
+        staying: staying.length - elsewhere.length,
+        elsewhere: new Set(elsewhere.map(({ item }) => item)),
+        turned: plan.decisions.choices.findings?.[name],
+      };
+    });
   });
   return {
     reasons,

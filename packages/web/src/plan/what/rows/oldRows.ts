@@ -3,6 +3,7 @@ import {
   KIND_WORDS,
   ownState,
   staysBehind,
+  totalsOf,
   type Finding,
   type FindingName,
   type Match,
@@ -168,7 +169,7 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
     let coming = 0;
     for (const at of places) if (!staysBehind(lines[at]!)) coming++;
     const line = item === undefined ? undefined : lines[places[0]!]!;
-    const tally = row.isHeading ? `${coming} of ${places.length}` : '';
+    const tally = row.isHeading ? tallyOf(places.map((at) => lines[at]!)) : '';
     return {
       key: row.key,
       title: row.title,
@@ -190,6 +191,13 @@ export function oldRows({ titles, rows }: OldLayout, { lines, broken }: Pick<Pre
       to: line === undefined ? null : line.to,
     };
   });
+}
+
+/** “17 of 19”, “7 of 9, 2 there”, “19 of 19 there”: what comes, and what stands in the new course already. */
+function tallyOf(lines: readonly PlanLine[]): string {
+  const { comes, stands, of } = totalsOf(lines, lines.length);
+  if (comes === 0 && stands > 0) return `${stands} of ${of} there`;
+  return stands === 0 ? `${comes} of ${of}` : `${comes} of ${of}, ${stands} there`;
 }
 
 /** What says more than the reason: that only the college decides; under the heading of a finding, its evidence. */

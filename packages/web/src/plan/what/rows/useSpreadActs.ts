@@ -1,6 +1,6 @@
 import { nextTick, type Ref } from 'vue';
 import { useAnnouncer } from '../../../shared/announcer.js';
-import { count } from '../../../shared/words.js';
+import { count, ofWords } from '../../../shared/words.js';
 import { usePlanStore } from '../../state/planStore.js';
 import type { NewRow, OldRow } from './spreadRow.js';
 import { useChoosing } from './useChoosing.js';
@@ -29,7 +29,7 @@ export function useSpreadActs({ allOld, left, right }: Pages, locked: Readonly<R
     void nextTick(() => {
       const now = allOld.value.find(({ key }) => key === row.key);
       announce(
-        `${row.title}: ${now?.box === 'on' ? 'comes' : now?.box === 'part' ? 'comes in part' : 'stays behind'}. ${plan.totals.come} of ${plan.totals.of} come.`,
+        `${row.title}: ${now?.box === 'on' ? 'comes' : now?.box === 'part' ? 'comes in part' : 'stays behind'}. ${ofWords(plan.totals)} come.`,
       );
     });
   }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { LooseEnd } from '@yarin/core';
 import { computed } from 'vue';
-import PlanLine from '../lines/PlanLine.vue';
 import { usePlanStore } from '../state/planStore.js';
 
 /** A category that would come with a few pieces of work: one of the course’s own can take them instead. */
@@ -16,10 +15,9 @@ function letTake(title: string, into: string): void {
 </script>
 
 <template>
-  <PlanLine :title="end.sentence" :detail="end.detail">
-    <template v-for="{ id, title } in own" :key="id">
-      <button v-if="plan.view!.right.may" class="plain-link" @click="letTake(title, id)">into {{ title }}</button>
-      {{ ' ' }}
-    </template>
-  </PlanLine>
+  <template v-if="plan.view!.right.may">
+    <button v-for="{ id, title } in own" :key="id" class="plain-link" @click="letTake(title, id)">
+      into {{ title }}
+    </button>
+  </template>
 </template>

@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { firstFew, linksToLeft, type LinkToLeft, type LooseEnd } from '@yarin/core';
 import { computed, ref } from 'vue';
-import PlanLine from '../lines/PlanLine.vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
 
 /** Links to what stays: it comes after all, something of the shell stands for it, or plain words name it. */
-const { end } = defineProps<{ end: LooseEnd }>();
-defineEmits<{ see: [] }>();
+defineProps<{ end: LooseEnd }>();
 const plan = usePlanStore();
 const isOpen = ref(false);
 const links = computed(() => linksToLeft(plan.ground!, plan.preview!));
@@ -40,55 +38,52 @@ function lead(link: LinkToLeft, to: string): void {
 </script>
 
 <template>
-  <PlanLine :title="end.sentence" :detail="end.detail">
-    <template v-if="may && links.length > 0">
-      <button class="plain-link" @click="bring(links)">
-        {{ links.length === 1 ? `bring ${named(links)}` : `bring all ${links.length}` }}</button>{{ ' ' }}
-      <button v-if="led.length > 0" class="plain-link" @click="say(led)">plain words</button>{{ ' ' }}
-      <button class="plain-link" :aria-expanded="isOpen" @click="isOpen = !isOpen">one by one</button>
-    </template>
-    <button v-else class="plain-link" @click="$emit('see')">see</button>
-    <template v-if="isOpen" #below>
-      <ul>
-        <li v-for="link in links" :key="link.target">
-          <span>
-            <b>{{ titleOf(link.target) }}</b>
-            <small class="quiet"> stays; {{ firstFew(link.from.map(titleOf)) }} led there</small>
-          </span>
-          <span class="acts">
-            <button class="plain-link" :aria-label="`bring ${titleOf(link.target)}`" @click="bring([link])">
-              bring it
-            </button>
-            <button
-              v-if="link.isOnlyLed"
-              class="plain-link"
-              :aria-label="`plain words for ${titleOf(link.target)}`"
-              @click="say([link])"
-            >
-              plain words
-            </button>
-            <ElSelect
-              v-if="standing.length > 0"
-              size="small"
-              filterable
-              placeholder="the shell’s …"
-              :aria-label="`What of the shell stands for ${titleOf(link.target)}`"
-              :model-value="''"
-              @change="(to: string) => lead(link, to)"
-            >
-              <ElOption v-for="item in standing" :key="item.id" :value="item.id" :label="item.title" />
-            </ElSelect>
-          </span>
-        </li>
-      </ul>
-    </template>
-  </PlanLine>
+  <template v-if="may">
+    <button class="plain-link" @click="bring(links)">
+      {{ links.length === 1 ? `bring ${named(links)}` : `bring all ${links.length}` }}
+    </button>
+    <button v-if="led.length > 0" class="plain-link" @click="say(led)">plain words</button>
+    <button class="plain-link" :aria-expanded="isOpen" @click="isOpen = !isOpen">one by one</button>
+    <ul v-if="isOpen">
+      <li v-for="link in links" :key="link.target">
+        <span>
+          <b>{{ titleOf(link.target) }}</b>
+          <small class="quiet"> stays; {{ firstFew(link.from.map(titleOf)) }} led there</small>
+        </span>
+        <span class="acts">
+          <button class="plain-link" :aria-label="`bring ${titleOf(link.target)}`" @click="bring([link])">
+            bring it
+          </button>
+          <button
+            v-if="link.isOnlyLed"
+            class="plain-link"
+            :aria-label="`plain words for ${titleOf(link.target)}`"
+            @click="say([link])"
+          >
+            plain words
+          </button>
+          <ElSelect
+            v-if="standing.length > 0"
+            size="small"
+            filterable
+            placeholder="the shell’s …"
+            :aria-label="`What of the shell stands for ${titleOf(link.target)}`"
+            :model-value="''"
+            @change="(to: string) => lead(link, to)"
+          >
+            <ElOption v-for="item in standing" :key="item.id" :value="item.id" :label="item.title" />
+          </ElSelect>
+        </span>
+      </li>
+    </ul>
+  </template>
 </template>
 
 <style scoped>
 ul {
+  flex-basis: 100%;
   list-style: none;
-  margin: 6px 0 0;
+  margin: 2px 0 0;
   padding: 0;
 }
 
