@@ -9,7 +9,8 @@ import {
   type Snapshot,
 } from '@yarin/core';
 import { deskLine, holdsWords, leftWords, reasonWords, sentenceWords } from '../src/desk/deskWords.js';
-import { broughtBy, fateLines, shellWords, wayWords, zerosWords } from '../src/plan/state/planWords.js';
+import { fateLines, shellWords, wayWords, zerosWords } from '../src/plan/state/planWords.js';
+import { broughtBy, runWords } from '../src/plan/state/runWords.js';
 import { count, courseCode, listed, sectionWords } from '../src/shared/words.js';
 
 const SUMMARY = {
@@ -198,6 +199,15 @@ describe('words of the plan', () => {
       }) as unknown as RunView;
     expect(broughtBy([run(3, 2), run(8)])).toEqual({ comes: 9, of: 13 });
     expect(broughtBy([run(8)])).toEqual({ comes: 8, of: 13 });
+  });
+  it('say what a run did, in numbers that add up', () => {
+    const counts = { things: 210, added: 205, changed: 5, places: 2, takenOut: 0, dates: 134 } as RunView['counts'];
+    expect(runWords(counts)).toBe(
+      '210 things brought: 203 added, 5 joined with what the shell had and 2 places kept; 134 dates moved',
+    );
+    expect(runWords({ ...counts, things: 1, added: 0, changed: 1, updated: 1, places: 0, takenOut: 2, dates: 0 })).toBe(
+      '1 thing brought: 1 brought up to date, 2 things taken out; 0 dates moved',
+    );
   });
   it('name the rule and the class-day map', () => {
     expect(wayWords({ weekdays: { 1: 2, 3: 4 } })).toBe('the same teaching week, Mon to Tue, Wed to Thu');

@@ -3,7 +3,7 @@ import { dateTotalsOf, waitsForDecision, weekdayWords } from '@yarin/core';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { count, ofWords } from '../shared/words.js';
-import { broughtBy } from './state/planWords.js';
+import { broughtBy } from './state/runWords.js';
 import { usePlanStore } from './state/planStore.js';
 import { useRunStore } from './state/runStore.js';
 import { timeWords } from '../shared/readersDates.js';

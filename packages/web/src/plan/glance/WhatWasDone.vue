@@ -2,6 +2,7 @@
 import { firstFew, KIND_WORDS, KINDS, parseDay } from '@yarin/core';
 import { computed } from 'vue';
 import { count } from '../../shared/words.js';
+import { runWords } from '../state/runWords.js';
 import { usePlanStore } from '../state/planStore.js';
 import { zerosWords } from '../state/planWords.js';
 import PartToTakeBack from './PartToTakeBack.vue';
@@ -18,22 +19,26 @@ const rows = computed(() =>
     const counts = run.value.counts.byKind[kind];
     // Of a set-up by itself nothing else was meant to come.
     const isMeant = plan.view!.scope === 'course' || (counts?.brought ?? 0) > 0;
-    return counts === undefined || !isMeant
-      ? []
-      : [{ name: KIND_WORDS[kind].many, ...counts, left: counts.source - counts.brought }];
+    if (counts === undefined || !isMeant) return [];
+    const { source, brought, stood = 0 } = counts;
+    return [{ name: KIND_WORDS[kind].many, source, brought, stood, left: source - brought - stood }];
   }),
 );
+const sum = (of: 'source' | 'brought' | 'stood' | 'left'): number => rows.value.reduce((all, row) => all + row[of], 0);
+const hasStood = computed(() => sum('stood') > 0);
+/** Earlier runs of the plan that stand. */
+const earlier = computed(() => plan.standingRuns.slice(1));
 </script>
 
 <template>
   <section aria-label="What was done">
     <h2>What was done</h2>
     <p class="lead">
-      {{ count(run.counts.added - run.counts.places, 'thing') }} added, {{ run.counts.changed }} joined with what the
-      shell had, {{ count(run.counts.places, 'place') }} kept<template v-if="run.counts.takenOut"
-        >, {{ count(run.counts.takenOut, 'thing') }} taken out</template
-      >; {{ count(run.counts.dates, 'date') }} moved. {{ dayWords(parseDay(run.at)) }} at {{ timeWords(run.at) }}, by
-      {{ run.by }}.
+      {{ runWords(run.counts) }}. {{ dayWords(parseDay(run.at)) }} at {{ timeWords(run.at) }}, by {{ run.by }}.
+    </p>
+    <p v-for="before in earlier" :key="before.id" class="quiet">
+      Before it: {{ runWords(before.counts) }}, {{ dayWords(parseDay(before.at)) }} at {{ timeWords(before.at) }}, by
+      {{ before.by }}. It stands, and is taken back after this one.
     </p>
     <p v-if="run.counts.bySource" class="quiet">
       {{ run.counts.bySource.map(({ name, things }) => `${things} from ${name}`).join(' · ') }}.
@@ -70,6 +75,7 @@ const rows = computed(() =>
           <th scope="col">kind</th>
           <th scope="col">last term</th>
           <th scope="col">brought</th>
+          <th v-if="hasStood" scope="col">was there</th>
           <th scope="col">left</th>
         </tr>
       </thead>
@@ -78,9 +84,19 @@ const rows = computed(() =>
           <td>{{ row.name }}</td>
           <td>{{ row.source }}</td>
           <td>{{ row.brought }}</td>
+          <td v-if="hasStood">{{ row.stood || '' }}</td>
           <td>{{ row.left || '' }}</td>
         </tr>
       </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">together</th>
+          <td>{{ sum('source') }}</td>
+          <td>{{ sum('brought') }}</td>
+          <td v-if="hasStood">{{ sum('stood') }}</td>
+          <td>{{ sum('left') }}</td>
+        </tr>
+      </tfoot>
     </table>
   </section>
 </template>
@@ -120,6 +136,15 @@ th {
   font-weight: 400;
   font-size: 13px;
   color: var(--quiet);
+}
+
+tfoot th {
+  padding-left: 0;
+}
+
+tfoot td,
+tfoot th {
+  border-top: 1px solid var(--rule);
 }
 
 td {

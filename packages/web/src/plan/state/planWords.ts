@@ -9,9 +9,7 @@ import {
   type FindingName,
   type LearnerCounts,
   type PlanPolicy,
-  type PlanTotals,
   type Preview,
-  type RunView,
   type Snapshot,
   type SnapshotItem,
   type Why,
@@ -154,12 +152,6 @@ export function fateLines(source: Snapshot, shell: Snapshot, preview: Preview): 
       });
   }
   return lines;
-}
-
-/** What the runs of a plan that stand have brought, each thing once, of what the old course held at the last of them. */
-export function broughtBy(runs: readonly RunView[]): Pick<PlanTotals, 'comes' | 'of'> {
-  const of = Object.values(runs[0]?.counts.byKind ?? {}).reduce((sum, { source }) => sum + source, 0);
-  return { comes: runs.reduce((sum, { counts: { things, updated = 0 } }) => sum + things - updated, 0), of };
 }
 
 /** What the menu or the home page of the old course leads to, and stays behind while its settings come. */

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { count, listed } from '../../shared/words.js';
 import type { StripPanel } from './panels/stripPanel.js';
 import { useAnswers } from './panels/useAnswers.js';
-import { useReasons } from './panels/useReasons.js';
+import { useReasons, type Reason } from './panels/useReasons.js';
 import { useShellThings } from './panels/useShellThings.js';
 
 /** What is set aside and why, what needs a decision, and what only the shell has: each opens at a press. */
@@ -10,6 +11,9 @@ const opened = defineModel<StripPanel | null>('opened', { required: true });
 const { aside, noted } = useReasons();
 const { waiting } = useAnswers();
 const { gone, own } = useShellThings();
+/** “15”; “2 and 2 places kept”. */
+const numbersOf = ({ staying, places }: Reason): string =>
+  places === 0 ? String(staying) : listed([...(staying > 0 ? [String(staying)] : []), `${count(places, 'place')} kept`]);
 const showsNoted = ref(false);
 const toggle = (panel: StripPanel): void => void (opened.value = opened.value === panel ? null : panel);
 </script>
@@ -24,7 +28,7 @@ const toggle = (panel: StripPanel): void => void (opened.value = opened.value ==
       :aria-expanded="opened === reason.name"
       @click="toggle(reason.name)"
     >
-      {{ reason.words }} <span>{{ reason.staying }}</span>
+      {{ reason.words }} <span>{{ numbersOf(reason) }}</span>
     </button>
     <span v-if="aside.length === 0" class="quiet">nothing</span>
     <button v-if="waiting > 0" class="reason waits" :aria-expanded="opened === 'answers'" @click="toggle('answers')">

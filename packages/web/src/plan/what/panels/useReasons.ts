@@ -9,6 +9,8 @@ export interface Reason {
   readonly findings: readonly Finding[];
   /** How many of them it sets aside; each thing is counted once, under the reason that decides. */
   readonly staying: number;
+  /** How many keep their place meanwhile: those come as places. */
+  readonly places: number;
   /** Those that another reason sets aside before it, whatever becomes of this one. */
   readonly elsewhere: ReadonlySet<string>;
   readonly turned: Turn | undefined;
@@ -22,12 +24,14 @@ export function useReasons() {
     const reasonOf = new Map(aside.map(({ item, why: [why] }) => [item, why?.finding]));
     return [...groupBy(plan.findings, ({ finding }) => finding)].map(([name, findings]) => {
       const staying = findings.filter(({ item }) => reasonOf.has(item));
+      const places = staying.filter(({ item }) => plan.lineOf(item)?.place === true);
       const elsewhere = staying.filter(({ item }) => (reasonOf.get(item) ?? name) !== name);
       return {
         name,
         words: FINDING_WORDS[name],
         findings,
-        staying: staying.length - elsewhere.length,
+        staying: staying.length - elsewhere.length - places.length,
+        places: places.length,
         elsewhere: new Set(elsewhere.map(({ item }) => item)),
         turned: plan.decisions.choices.findings?.[name],
       };
@@ -35,7 +39,7 @@ export function useReasons() {
   });
   return {
     reasons,
-    aside: computed(() => reasons.value.filter(({ staying }) => staying > 0)),
-    noted: computed(() => reasons.value.filter(({ staying }) => staying === 0)),
+    aside: computed(() => reasons.value.filter(({ staying, places }) => staying + places > 0)),
+    noted: computed(() => reasons.value.filter(({ staying, places }) => staying + places === 0)),
   };
 }
