@@ -301,7 +301,7 @@ test('after the run: the calendar changed, and the course is dated anew but for 
   );
   const left = page.getByRole('region', { name: 'Left over' });
   await expect(left).toContainText('2 dates that were brought would stand elsewhere on the calendar as it is now');
-  await left.getByRole('button', { name: 'date them anew' }).click();
+  await left.getByRole('link', { name: /^date them anew/ }).click();
   const anew = page.getByRole('region', { name: 'By the calendar as it is now' });
   await expect(anew.getByRole('listitem').filter({ hasText: 'Quiz 7' }).filter({ hasText: 'due' })).toContainText(
     'Fri 2 Apr 23:59',

@@ -17,7 +17,7 @@ test('the spread by kind counts every kind and leaves one with a press', async (
     .getByRole('treeitem', { name: /Unit 14 opens after Lab 13/ })
     .getByTitle('bring or leave')
     .click();
-  await expect(page.getByRole('link', { name: /^What 207 of 236/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^What 209 of 236/ })).toBeVisible();
 });
 
 test('a week of the new term narrows the table', async ({ page, app }) => {

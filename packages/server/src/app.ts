@@ -20,6 +20,7 @@ import { REQUESTS_A_MINUTE, requestLimit } from './http/requestLimit.js';
 import { sameSite } from './http/sameSite.js';
 import { SessionStore, type SessionWriting } from './http/sessionStore.js';
 import { signedIn, signOnRoutes } from './people/routes.js';
+import { newsRoutes } from './news/routes.js';
 import { pairingRoutes } from './pairing/routes.js';
 import { planDateRoutes } from './plans/dateRoutes.js';
 import { planRoutes } from './plans/routes.js';
@@ -122,6 +123,7 @@ export function makeApp(
   api.use(planDateRoutes(server));
   api.use(runRoutes(server, jobs));
   api.use(takeBackRoutes(server));
+  api.use(newsRoutes(server, jobs));
   api.use(nothingThere);
   app.use('/api', api);
 

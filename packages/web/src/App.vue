@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router';
 import KeyList from './shared/KeyList.vue';
+import SaidLine from './frame/SaidLine.vue';
 import TopBar from './frame/TopBar.vue';
 import { useAnnouncer } from './shared/announcer.js';
 import { useKeys } from './shared/useKeys.js';
@@ -17,6 +18,7 @@ useKeys({ d: () => void router.push({ name: 'desk' }) });
   <div class="frame">
     <TopBar v-if="session.person" />
     <main class="page"><RouterView :key="session.person?.id" /></main>
+    <SaidLine />
     <KeyList />
     <div class="visually-hidden" role="status" aria-live="polite">{{ message }}</div>
   </div>

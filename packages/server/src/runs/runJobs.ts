@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
-import type { BringOutcome, JobState, ProblemDetails } from '@yarin/core';
+import type { BringOutcome, JobState, ProblemDetails, RunUnderWay } from '@yarin/core';
 import type { Logger } from 'pino';
 import { conflict, HttpProblem } from '../http/httpProblem.js';
 import type { BringInput } from './bring.js';
@@ -74,6 +74,13 @@ export class RunJobs {
   private fail(id: string, error: unknown): void {
     if (!(error instanceof HttpProblem)) this.log.error({ err: error }, 'a run failed');
     this.change(id, { is: 'failed', problem: error instanceof HttpProblem ? error.details : FAILED });
+  }
+
+  /** The run that is under way into a shell. */
+  runningInto(destinationId: string): RunUnderWay | undefined {
+    for (const { planId, destinationId: into, by, state } of this.jobs.values())
+      if (into === destinationId && state.is === 'running') return { planId, by, share: state.share };
+    return undefined;
   }
 
   /** The plan whose run this is, while it is known. */

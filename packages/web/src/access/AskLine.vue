@@ -11,7 +11,7 @@ import { momentWords } from '../shared/readersDates.js';
 const { ask, mineToAnswer = false } = defineProps<{ ask: AccessAsk; mineToAnswer?: boolean }>();
 const emit = defineEmits<{ answered: [] }>();
 
-const { announce } = useAnnouncer();
+const { say } = useAnnouncer();
 const words = ref('');
 const isRefusing = ref(false);
 const failure = ref('');
@@ -22,7 +22,7 @@ async function answer(given: 'granted' | 'refused' | 'withdrawn'): Promise<void>
   failure.value = '';
   try {
     await answerAccess(ask.id, given, words.value);
-    announce(`${ask.person}: ${ANSWERS[given]}.`);
+    say(`${ask.person}: ${ANSWERS[given]}.`);
     emit('answered');
   } catch (error) {
     failure.value = sentenceOf(error);

@@ -11,7 +11,7 @@ import TermEditor from './TermEditor.vue';
 const { id } = defineProps<{ id: string }>();
 
 const router = useRouter();
-const { announce } = useAnnouncer();
+const { say } = useAnnouncer();
 const view = shallowRef<CalendarsView | null>(null);
 const failure = ref('');
 const trouble = ref('');
@@ -39,7 +39,7 @@ async function save(changed: TermCalendar, calendar: Calendar): Promise<boolean>
   try {
     await saveTerm(id, changed.version, calendar.name ?? changed.name, calendar);
     await load();
-    announce(`${calendar.name} is saved. Open plans are computed anew.`);
+    say(`${calendar.name} is saved. Open plans are computed anew.`);
     return true;
   } catch (error) {
     trouble.value = sentenceOf(error);

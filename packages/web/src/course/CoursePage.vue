@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
+import { useNews } from '../shared/useNews.js';
 import CourseHead from './CourseHead.vue';
 import { useCourseStore } from './state/courseStore.js';
 import OutlineView from './outline/OutlineView.vue';
@@ -33,6 +34,7 @@ watch([() => id, () => route.query.item], ([, item]) => void course.open(typeof 
   immediate: true,
 });
 
+useNews(() => course.hear());
 useKeys({
   Escape: () => (part === 'outline' || part === '' ? false : void router.push({ params: { part: '' } })),
 });

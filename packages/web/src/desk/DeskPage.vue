@@ -7,7 +7,7 @@ import { sentenceOf } from '../shared/api/client.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useAnnouncer } from '../shared/announcer.js';
 import { termInSentence } from '../shared/courseLine.js';
-import { courseCode } from '../shared/words.js';
+import { count, courseCode } from '../shared/words.js';
 import AskLine from '../access/AskLine.vue';
 import DeskShellRow from './DeskShellRow.vue';
 import MakeShell from './MakeShell.vue';
@@ -15,10 +15,10 @@ import { deskLine } from './deskWords.js';
 import { useDesk } from './useDesk.js';
 import { asRead, momentWords } from '../shared/readersDates.js';
 
-const { desk, failure, load } = useDesk();
+const { desk, failure, load, running } = useDesk();
 const trouble = ref('');
 const isMaking = ref(false);
-const { announce } = useAnnouncer();
+const { say } = useAnnouncer();
 
 onMounted(load);
 
@@ -47,8 +47,8 @@ async function takeBack(runId: string): Promise<void> {
   trouble.value = '';
   try {
     const { things } = await takeBackRun(runId);
-    announce(`${things} things taken back.`);
     await load();
+    say(`${count(things, 'thing is', 'things are')} taken back; the shell is as it was.`);
   } catch (error) {
     const asks = changedIn(error).length === 0 ? '' : ' Its record asks what becomes of them.';
     trouble.value = `${sentenceOf(error)}${asks}`;
@@ -69,7 +69,13 @@ async function takeBack(runId: string): Promise<void> {
     </p>
     <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
     <section v-for="shells in courses" :key="shells[0]!.shell.id" class="course" :aria-label="shells[0]!.shell.title">
-      <DeskShellRow v-for="(each, index) in shells" :key="each.shell.id" :entry="each" :is-first="index === 0" />
+      <DeskShellRow
+        v-for="(each, index) in shells"
+        :key="each.shell.id"
+        :entry="each"
+        :is-first="index === 0"
+        :running="running[each.shell.id]"
+      />
     </section>
     <p class="more">
       <button v-if="!isMaking" class="plain-link" @click="isMaking = true">Make a shell by hand</button>
@@ -120,7 +126,8 @@ async function takeBack(runId: string): Promise<void> {
         <ul v-if="desk.lately.length > 0">
           <li v-for="run in desk.lately" :key="run.id">
             <span>
-              {{ run.things }} things into {{ run.destination ? courseCode(run.destination) : 'a course' }} from
+              {{ count(run.things, 'thing') }} into
+              {{ run.destination ? courseCode(run.destination) : 'a course' }} from
               {{ run.source ? termInSentence(run.source) : 'a course that was removed' }}
               <small>{{ momentWords(run.at) }}, by {{ run.by }}{{ run.undoneAt ? '; taken back' : '' }}</small>
             </span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseDay, type CourseSummary, type DeskShell } from '@yarin/core';
+import { parseDay, type CourseSummary, type DeskShell, type RunUnderWay } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { openPlan } from '../shared/api/plans.js';
@@ -11,7 +11,12 @@ import { count, courseCode, listed, sectionWords } from '../shared/words.js';
 import { holdsWords, leftWords, numberWord, reasonWords, sentenceWords } from './deskWords.js';
 import { dayWords, timeWords } from '../shared/readersDates.js';
 
-const { entry, isFirst } = defineProps<{ entry: DeskShell; isFirst: boolean }>();
+const { entry, isFirst, running } = defineProps<{
+  entry: DeskShell;
+  isFirst: boolean;
+  /** The run into it that is under way. */
+  running: RunUnderWay | undefined;
+}>();
 
 const router = useRouter();
 const failure = ref('');
@@ -66,7 +71,11 @@ const runLabel = ({ term, section, type }: CourseSummary): string =>
         }}<template v-if="entry.shell.cancelled"> · taken off by the registrar</template></small
       >
     </div>
-    <div v-if="entry.done">
+    <div v-if="running">
+      <p>Being brought by {{ running.by }}: {{ Math.round(running.share * 100) }} %</p>
+      <small>what was done stands here when it is</small>
+    </div>
+    <div v-else-if="entry.done">
       <p>
         {{ count(entry.done.things, 'thing') }} brought {{ dayWords(parseDay(entry.done.at)) }} at
         {{ timeWords(entry.done.at) }}

@@ -1,13 +1,16 @@
-import type { DeskSentencesView, DeskShell, DeskView, ShellSentence } from '@yarin/core';
-import { onUnmounted, ref, type Ref } from 'vue';
+import type { DeskSentencesView, DeskShell, DeskView, RunUnderWay, ShellSentence } from '@yarin/core';
+import { onUnmounted, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
 import { sentenceOf } from '../shared/api/client.js';
 import { fetchDesk, fetchDeskSentences } from '../shared/api/desk.js';
+import { fetchCourseNews } from '../shared/api/plans.js';
+import { useNews } from '../shared/useNews.js';
 
 /** The Desk of whoever asks: shown at once, and filled in with what its plans say when they are worked out. */
 export interface OpenDesk {
   readonly desk: Ref<DeskView | undefined>;
   readonly failure: Ref<string>;
   load(): Promise<void>;
+  readonly running: Readonly<ShallowRef<Readonly<Record<string, RunUnderWay>>>>;
 }
 
 export function useDesk(): OpenDesk {
@@ -32,7 +35,19 @@ export function useDesk(): OpenDesk {
     }
   }
 
-  return { desk, failure, load };
+  /** Runs into shells of the Desk that are under way, by the shell. */
+  const running = shallowRef<Readonly<Record<string, RunUnderWay>>>({});
+  async function hear(): Promise<void> {
+    const shells = desk.value?.shells ?? [];
+    if (shells.length === 0) return;
+    const news = await fetchCourseNews(shells.map(({ shell }) => shell.id));
+    const under = Object.entries(news).flatMap(([id, each]) => (each.running === null ? [] : [[id, each.running]]));
+    running.value = Object.fromEntries(under) as Record<string, RunUnderWay>;
+    if (shells.some(({ shell }) => (news[shell.id]?.version ?? shell.version) !== shell.version)) await load();
+  }
+  useNews(hear);
+
+  return { desk, failure, load, running };
 }
 
 const isUnderWay = ({ shells }: DeskView): boolean => shells.some(({ said }) => said === 'underWay');

@@ -16,7 +16,9 @@ const runs = useRunStore();
 const router = useRouter();
 
 const course = computed(() => plan.view!.shell.course);
-const isRunning = computed(() => runs.job?.planId === plan.view!.id);
+/** The run under way: of this window, or into this shell from another one. */
+const running = computed(() => (runs.job?.planId === plan.view!.id ? runs.job : plan.elsewhere));
+const isRunning = computed(() => running.value !== null);
 const doubts = computed(() => plan.preview!.causes.length);
 const toDecide = computed(() => (plan.isDone ? 0 : plan.preview!.looseEnds.filter(waitsForDecision).length));
 const loose = computed(() => plan.preview!.looseEnds.length);
@@ -64,7 +66,7 @@ const actWords = computed(() => {
   if (out === 0) return `Bring ${count(come, 'thing')}`;
   return come === 0 ? `Take ${count(out, 'thing')} out` : `Bring ${come}, take ${out} out`;
 });
-const share = computed(() => (isRunning.value ? runs.job!.share : plan.isDone ? 1 : 0));
+const share = computed(() => running.value?.share ?? (plan.isDone ? 1 : 0));
 
 /** The old course; of several their list. */
 function openOld(): void {
@@ -128,7 +130,9 @@ async function bring(): Promise<void> {
           @click="bring"
         >
           <span v-if="isRunning"
-            >Bringing …<small>{{ Math.round(share * 100) }} %</small></span
+            >Bringing …<small
+              >{{ Math.round(share * 100) }} %{{ plan.elsewhere ? `, by ${plan.elsewhere.by}` : '' }}</small
+            ></span
           >
           <span v-else-if="plan.preview!.toWrite === 0"
             >Nothing to bring<small>{{

@@ -5,6 +5,7 @@ import { courseCode } from '../shared/words.js';
 import { asRead } from '../shared/readersDates.js';
 import PageFailure from '../shared/PageFailure.vue';
 import { useKeys } from '../shared/useKeys.js';
+import { useNews } from '../shared/useNews.js';
 import { useUndoKeys } from '../shared/useUndoKeys.js';
 import CalendarNotice from './CalendarNotice.vue';
 import PlanFoot from './PlanFoot.vue';
@@ -27,6 +28,7 @@ watch(
   { immediate: true },
 );
 onBeforeUnmount(() => void plan.flush());
+useNews(() => plan.hear());
 
 const go = (to?: string): void => void router.push({ name: 'plan', params: { id, knot: to ?? '' } });
 useKeys({

@@ -10,7 +10,7 @@ import RosterReportView from './RosterReportView.vue';
 
 const FILES = 'academicSessions.csv, orgs.csv, courses.csv, classes.csv, users.csv and enrollments.csv';
 
-const { announce } = useAnnouncer();
+const { say } = useAnnouncer();
 const report = ref<RosterReport | null>(null);
 const failure = ref('');
 const trouble = ref('');
@@ -33,7 +33,7 @@ async function load(files: readonly File[]): Promise<void> {
   trouble.value = '';
   try {
     report.value = await loadRoster(files);
-    announce('The roster is loaded.');
+    say('The roster is loaded.');
   } catch (error) {
     trouble.value = sentenceOf(error);
   } finally {

@@ -16,7 +16,7 @@ export type Outcome =
 /** The gradebook set-up of a course, the courses that it goes into by itself, and what came of them. */
 export function useSetUp(id: Readonly<Ref<string>>) {
   const runs = useRunStore();
-  const { announce } = useAnnouncer();
+  const { say } = useAnnouncer();
   const view = shallowRef<SetUpView | null>(null);
   const failure = ref('');
   const chosen = ref<readonly string[]>([]);
@@ -67,7 +67,7 @@ export function useSetUp(id: Readonly<Ref<string>>) {
     }
     const brought = into.filter((each) => outcomes.get(each)?.is === 'brought').length;
     await load();
-    announce(`The set-up stands in ${count(brought, 'course')}.`);
+    say(`The set-up stands in ${count(brought, 'course')}.`);
   }
 
   async function takeBack(courseId: string, runId: string): Promise<void> {
@@ -75,7 +75,7 @@ export function useSetUp(id: Readonly<Ref<string>>) {
       await takeBackRun(runId);
       outcomes.set(courseId, { is: 'takenBack' });
       await load();
-      announce('Taken back.');
+      say('Taken back.');
     } catch (error) {
       outcomes.set(courseId, { is: 'refused', why: sentenceOf(error) });
     }

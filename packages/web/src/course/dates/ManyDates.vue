@@ -8,7 +8,6 @@ import MoveControls from '../../shared/dates/MoveControls.vue';
 import NumberBox from '../../shared/NumberBox.vue';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
 import { useSelection } from '../../shared/dates/useSelection.js';
-import { useAnnouncer } from '../../shared/announcer.js';
 import { useUndoKeys } from '../../shared/useUndoKeys.js';
 import { count } from '../../shared/words.js';
 import { useCourseStore } from '../state/courseStore.js';
@@ -21,7 +20,6 @@ const { anew } = defineProps<{
   anew: boolean;
 }>();
 const course = useCourseStore();
-const { announce } = useAnnouncer();
 const view = computed(() => course.view!);
 const time = computed(() => ({ calendar: view.value.calendar, meetings: view.value.summary.meetings }));
 const draft = useDateDraft(
@@ -76,7 +74,7 @@ async function save(moves: Moves, said: string): Promise<void> {
     await course.reload();
     draft.forget();
     before.value = answer.before;
-    announce(said);
+    course.saySaved(said);
   } catch (error) {
     trouble.value = sentenceOf(error);
   } finally {

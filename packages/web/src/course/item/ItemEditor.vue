@@ -5,7 +5,6 @@ import NumberBox from '../../shared/NumberBox.vue';
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { isConflict, placesOf, sentenceOf } from '../../shared/api/client.js';
 import { fetchItem, saveItem } from '../../shared/api/courses.js';
-import { useAnnouncer } from '../../shared/announcer.js';
 import { useCourseStore } from '../state/courseStore.js';
 import AttributeField from './AttributeField.vue';
 import LinkFieldSelect from './LinkFieldSelect.vue';
@@ -19,7 +18,6 @@ import { changesOf, draftOf } from './itemDraft.js';
 const emit = defineEmits<{ close: []; saved: [takenOut: readonly string[]] }>();
 
 const course = useCourseStore();
-const { announce } = useAnnouncer();
 const view = shallowRef(course.opened!);
 
 /** The category of a gradebook line. */
@@ -63,7 +61,6 @@ async function save(): Promise<void> {
   places.value = new Map();
   try {
     const { takenOut } = await saveItem(course.view!.summary.id, view.value.item.id, view.value.version, changes.value);
-    announce('Saved.');
     view.value = { ...view.value, item: { ...view.value.item, ...draftItem() } };
     emit('saved', takenOut);
   } catch (error) {

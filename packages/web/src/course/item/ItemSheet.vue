@@ -32,6 +32,7 @@ async function saved(takenOut: readonly string[]): Promise<void> {
   if (takenOut.length > 0) course.trouble = `Saved, but without what could run: ${listed(takenOut)}.`;
   await course.open(item.value.id);
   await course.reload();
+  course.saySaved(`${item.value.title} is saved.`);
 }
 </script>
 

@@ -9,7 +9,7 @@ import { useCourseStore } from '../state/courseStore.js';
 
 const emit = defineEmits<{ done: [] }>();
 const course = useCourseStore();
-const { announce } = useAnnouncer();
+const { say } = useAnnouncer();
 const people = shallowRef<readonly PersonView[]>([]);
 const person = ref('');
 const wants = ref<Wanted>('use');
@@ -30,7 +30,7 @@ async function admit(): Promise<void> {
   trouble.value = '';
   try {
     await letIn(summary.value.id, person.value, wants.value);
-    announce(`${colleagues.value.find(({ id }) => id === person.value)?.name}: let in.`);
+    say(`${colleagues.value.find(({ id }) => id === person.value)?.name}: let in.`);
     person.value = '';
     emit('done');
   } catch (error) {

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as api from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
+import { fetchCourseNews } from '../../shared/api/plans.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { keyboardMove, type Place } from './moves.js';
 
@@ -14,20 +15,25 @@ export const useCourseStore = defineStore('course', () => {
   /** Why the last act was refused. */
   const trouble = ref('');
   const itemFailure = ref('');
-  const { announce } = useAnnouncer();
+  const { say } = useAnnouncer();
   let courseId = '';
   let itemKey = '';
+  /** The latest deed that was said or stood there: only a newer one is what was just done. */
+  let toldDeed: number | undefined;
 
   const itemsById = computed(() => new Map((view.value?.items ?? []).map((item) => [item.id, item])));
   const mayChange = computed(() => view.value?.rights.change.may === true);
 
   async function load(id: string): Promise<void> {
-    if (id !== courseId) view.value = null;
+    const isAnother = id !== courseId;
+    if (isAnother) view.value = null;
     courseId = id;
     failure.value = '';
     try {
       const found = await api.fetchCourse(id);
-      if (id === courseId) view.value = found;
+      if (id !== courseId) return;
+      view.value = found;
+      if (isAnother) toldDeed = found.deeds[0]?.id;
     } catch (error) {
       if (id === courseId) failure.value = sentenceOf(error);
     }
@@ -56,12 +62,27 @@ export const useCourseStore = defineStore('course', () => {
     try {
       const answer = await doIt();
       await load(courseId);
-      announce(said);
+      saySaved(said);
       return answer;
     } catch (error) {
       trouble.value = sentenceOf(error);
       return undefined;
     }
+  }
+
+  /** Says what was done; what was done last is taken back beside it, where that can be. */
+  function saySaved(said: string): void {
+    const [deed] = view.value?.deeds ?? [];
+    const isNew = deed !== undefined && deed.id !== toldDeed;
+    toldDeed = deed?.id;
+    const back = isNew && deed.canBe === 'takenBack' && mayChange.value ? deed : undefined;
+    say(said, back === undefined ? undefined : { words: 'take it back', act: () => takeDeedBack(back) });
+  }
+
+  /** Takes back what somebody did here, or does again what was taken back. */
+  async function takeDeedBack({ id, what, canBe }: Deed): Promise<void> {
+    await act(() => api.takeDeedBack(courseId, id), canBe === 'doneAgain' ? 'Done again.' : `Taken back: ${what}.`);
+    if (itemKey !== '') await open(itemKey);
   }
 
   const titleOf = (key: string): string => itemsById.value.get(key)?.title ?? 'It';
@@ -77,6 +98,17 @@ export const useCourseStore = defineStore('course', () => {
     load,
     open,
     reload: (): Promise<void> => load(courseId),
+    /** Reads the course anew when it was changed elsewhere. What somebody is writing stays as it is. */
+    async hear(): Promise<void> {
+      const known = view.value?.summary;
+      if (known === undefined) return;
+      const news = await fetchCourseNews([known.id]);
+      const version = news[known.id]?.version ?? known.version;
+      if (view.value?.summary !== known || version === known.version) return;
+      await load(known.id);
+      toldDeed = view.value?.deeds[0]?.id;
+      if (itemKey !== '') await open(itemKey);
+    },
     itemsOf: (kind: Kind): SnapshotItem[] => (view.value?.items ?? []).filter((item) => item.kind === kind),
     add: (kind: Kind, title: string, parent: string | null) =>
       act(() => api.addItem(courseId, { kind, title, parent }), `${title} added as a draft.`),
@@ -93,12 +125,8 @@ export const useCourseStore = defineStore('course', () => {
         () => api.removeItem(courseId, key).then(() => true as const),
         `${titleOf(key)} removed; it can be put back.`,
       ),
-    /** Takes back what somebody did here, or does again what was taken back. */
-    async takeDeedBack({ id, what, canBe }: Deed): Promise<void> {
-      const said = canBe === 'doneAgain' ? 'Done again.' : `Taken back: ${what}.`;
-      await act(() => api.takeDeedBack(courseId, id), said);
-      if (itemKey !== '') await open(itemKey);
-    },
+    takeDeedBack,
+    saySaved,
     putBack: (key: string) => act(() => api.putBackItem(courseId, key), 'Put back.'),
     async mark(key: string, mark: Mark['mark'] | null, note: string | null): Promise<void> {
       await act(() => api.markItem(courseId, key, mark, note), 'Noted for next time.');

@@ -18,7 +18,7 @@ import CourseTimeEditor from './CourseTimeEditor.vue';
 
 /** When the course runs: its part of the term, its class days, and what is closed for it alone. */
 const course = useCourseStore();
-const { announce } = useAnnouncer();
+const { say } = useAnnouncer();
 const view = shallowRef<CourseCalendarView | null>(null);
 const trouble = ref('');
 
@@ -39,7 +39,7 @@ async function save(version: number, time: CourseTimeEdit): Promise<void> {
     await saveCourseTime(id, version, time);
     await course.reload();
     await load(id);
-    announce('Saved. Open plans are computed anew.');
+    say('Saved. Open plans are computed anew.');
   } catch (error) {
     trouble.value = sentenceOf(error);
   }

@@ -11,14 +11,16 @@ import {
   type PlanIndex,
   type Preview,
   type Review,
+  type RunUnderWay,
   type Settlement,
 } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { isConflict, sentenceOf } from '../../shared/api/client.js';
-import { changeSources, fetchPlan, seePlan } from '../../shared/api/plans.js';
+import { changeSources, fetchPlan, fetchPlanNews, seePlan } from '../../shared/api/plans.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { termInSentence } from '../../shared/courseLine.js';
+import { timeWords } from '../../shared/readersDates.js';
 import { count, ofWords } from '../../shared/words.js';
 import { useWorkedPlan } from '../preview/useWorkedPlan.js';
 import { useRunStore } from './runStore.js';
@@ -37,7 +39,7 @@ export const usePlanStore = defineStore('plan', () => {
   const failure = ref('');
   const trouble = ref('');
   const runs = useRunStore();
-  const { announce } = useAnnouncer();
+  const { announce, say } = useAnnouncer();
   const saver = useSaving({
     decisions,
     trouble,
@@ -46,6 +48,8 @@ export const usePlanStore = defineStore('plan', () => {
       undoing.through(theirs);
     },
   });
+  /** A run into the shell that another window started. */
+  const elsewhere = shallowRef<RunUnderWay | null>(null);
   /** Doubts that settling the last ones opened. */
   const opened = shallowRef<readonly string[]>([]);
 
@@ -178,15 +182,39 @@ export const usePlanStore = defineStore('plan', () => {
         return null;
       }
       if (state.is === 'running') return null;
-      const { shell } = plan;
-      announce(
-        `Done: ${count(lastRun.value?.counts.things ?? 0, 'thing')} of ${termInSentence(plan.sources[0]!.source.course)} stand in ${code} ${number}-${section}, ${shell.course.term}.`,
+      const things = lastRun.value?.counts.things ?? 0;
+      const place = `${code} ${number}-${section}, ${plan.shell.course.term}`;
+      say(
+        `Done: ${count(things, 'thing')} of ${termInSentence(plan.sources[0]!.source.course)} ${things === 1 ? 'stands' : 'stand'} in ${place}.`,
+        { words: 'take it back', act: () => taking.takeBack() },
       );
       return state.outcome;
     } catch (error) {
-      trouble.value = sentenceOf(error);
+      const before = lastRun.value?.id;
       if (isConflict(error)) await load(plan.id);
+      const run = lastRun.value;
+      trouble.value =
+        isDone.value && run !== null && run.id !== before
+          ? `${run.by} has just brought this plan, at ${timeWords(run.at)}. Nothing was brought a second time.`
+          : sentenceOf(error);
       return null;
+    }
+  }
+
+  /** Hears whether the plan still stands as the page shows it, and takes in what became of it elsewhere. */
+  async function hear(): Promise<void> {
+    const plan = view.value;
+    if (plan === null || runs.job !== null || saver.saving.value !== 'saved') return;
+    const news = await fetchPlanNews(plan.id);
+    if (view.value !== plan || runs.job !== null || saver.saving.value !== 'saved') return;
+    elsewhere.value = news.running;
+    if (news.running !== null) return;
+    if (news.version !== saver.version()) await saver.hear(plan.id);
+    else if (news.stands !== plan.stands) {
+      const before = lastRun.value?.id;
+      await load(plan.id);
+      const run = lastRun.value;
+      if (run !== null && run.id !== before) say(`${run.by} has brought this plan, at ${timeWords(run.at)}.`);
     }
   }
 
@@ -253,6 +281,8 @@ export const usePlanStore = defineStore('plan', () => {
     undoable: undoing.undoable,
     redoable: undoing.redoable,
     bring,
+    hear,
+    elsewhere,
     ...taking,
   };
 });

@@ -14,7 +14,7 @@ interface Standing {
 
 /** Dates that were brought: what is done about them is done in the new course, not in the plan. */
 export function useStanding({ view, trouble, reload }: Standing) {
-  const { announce } = useAnnouncer();
+  const { say } = useAnnouncer();
   /** Where the dates stood that were moved last. */
   const movedFrom = shallowRef<Moves | null>(null);
 
@@ -26,7 +26,11 @@ export function useStanding({ view, trouble, reload }: Standing) {
       const { before } = await moveMoments(id, summary.version, moves);
       await reload();
       movedFrom.value = before;
-      announce(`${count(Object.keys(moves).length, 'date')} ${said} in the new course.`);
+      const isBack = said === 'put back';
+      say(
+        `${count(Object.keys(moves).length, 'date')} ${said} in the new course.`,
+        isBack ? undefined : { words: 'put back', act: putBackStanding },
+      );
     } catch (error) {
       trouble.value = sentenceOf(error);
     }

@@ -21,7 +21,7 @@ export const changedIn = (error: unknown): string[] =>
 
 /** Takes the last run back, whole or in part, asks what becomes of things that somebody changed since, and does again. */
 export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
-  const { announce } = useAnnouncer();
+  const { say } = useAnnouncer();
   const changedSince = ref<readonly string[]>([]);
   /** What was asked about: the part of the run, all of it when nothing is named. */
   const asked = ref<PartOfRun>();
@@ -41,12 +41,14 @@ export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
       const { things } = await takeBackRun(lastRun.value.id, changed, part);
       const stay =
         changed === 'stay' ? 'What was changed since stays.' : part === undefined ? 'The shell is as it was.' : '';
-      announce(
-        part?.dates === true
-          ? `The dates of ${count(things, 'thing')} taken back.`
-          : `${count(things, 'thing')} taken back. ${stay}`,
-      );
       await reload();
+      const [deed] = lastRun.value?.takenBack ?? [];
+      say(
+        part?.dates === true
+          ? `The dates of ${count(things, 'thing')} are taken back.`
+          : `${count(things, 'thing is', 'things are')} taken back. ${stay}`,
+        deed === undefined ? undefined : { words: 'do it again', act: () => doAgain(deed) },
+      );
     } catch (error) {
       changedSince.value = changedIn(error);
       if (changedSince.value.length === 0) await refused(error);
@@ -59,8 +61,8 @@ export function useTakeBack({ view, lastRun, trouble, reload }: Taking) {
     trouble.value = '';
     try {
       await takeDeedBack(view.value.shell.course.id, id);
-      announce('Done again, as it stood.');
       await reload();
+      say('Done again, as it stood.');
     } catch (error) {
       await refused(error);
     }

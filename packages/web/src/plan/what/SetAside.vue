@@ -13,7 +13,9 @@ const { waiting } = useAnswers();
 const { gone, own } = useShellThings();
 /** “15”; “2 and 2 places kept”. */
 const numbersOf = ({ staying, places }: Reason): string =>
-  places === 0 ? String(staying) : listed([...(staying > 0 ? [String(staying)] : []), `${count(places, 'place')} kept`]);
+  places === 0
+    ? String(staying)
+    : listed([...(staying > 0 ? [String(staying)] : []), `${count(places, 'place')} kept`]);
 const showsNoted = ref(false);
 const toggle = (panel: StripPanel): void => void (opened.value = opened.value === panel ? null : panel);
 </script>

@@ -11,7 +11,7 @@ import { useRunStore } from '../state/runStore.js';
 export function useSections() {
   const plan = usePlanStore();
   const runs = useRunStore();
-  const { announce } = useAnnouncer();
+  const { say } = useAnnouncer();
   const view = shallowRef<SectionsView | null>(null);
   const trouble = ref('');
   /** The section that is being brought into just now. */
@@ -40,7 +40,7 @@ export function useSections() {
         plan.view!.id,
         sections.map(({ shell }) => shell.id),
       );
-      announce(`${count(sections.length, 'section')} chooses as this plan does.`);
+      say(`${count(sections.length, 'section')} chooses as this plan does.`);
     });
 
   /** Brings into every section that lacks something, one after the other; each by its own plan, all or nothing. */
@@ -65,7 +65,7 @@ export function useSections() {
       const id = plan.view!.id;
       await plan.load(id);
       view.value = await fetchSections(id);
-      announce(`${count(sections.length - failed.length, 'section')} brought.`);
+      say(`${count(sections.length - failed.length, 'section')} brought.`);
       trouble.value = failed.join(' ');
     }).finally(() => void (bringing.value = ''));
 
