@@ -81,6 +81,8 @@ test('what two people decide in one plan at the same time holds side by side, an
   browser,
 }) => {
   await signIn(page, app);
+  // Nothing is heard before it is pressed.
+  await page.route('**/news', (route) => route.abort());
   await openPlan(page);
   const needs = page.getByRole('region', { name: 'What needs you' });
   const office = await windowOf(browser, app, 'Tomas Rhee');
@@ -96,7 +98,7 @@ test('what two people decide in one plan at the same time holds side by side, an
   );
   await expect(needs).not.toContainText('Charter Day');
   await expect(needs).not.toContainText('Quiz 4, answers');
-  await office.reload();
+  // The office hears it by itself.
   await expect(officeNeeds).not.toContainText('Quiz 4, answers');
 
   // Whoever presses before the other one's decision is shown brings nothing.
@@ -109,4 +111,33 @@ test('what two people decide in one plan at the same time holds side by side, an
   await page.getByRole('button', { name: /^Bring \d+ things/ }).click();
   await expect(page.getByRole('region', { name: 'What was done' })).toContainText('by Ines Marant');
   await office.close();
+});
+
+test('what is done in one window is known in the others without a reload, and its way back stands beside it', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app);
+  const desk = await page.context().newPage();
+  await desk.goto(app.address);
+  const shell = desk.getByRole('region', { name: 'Freshwater Ecology' });
+  await expect(shell.getByText('210 of 236 come').first()).toBeVisible();
+  await openPlan(page);
+  const second = await page.context().newPage();
+  await second.goto(page.url());
+  await second.getByRole('button', { name: 'Bring 210 things' }).waitFor();
+
+  await page.getByRole('button', { name: 'Bring 210 things' }).click();
+  const said = page.locator('.said');
+  await expect(said).toContainText('Done: 210 things of Spring 2026 stand in ECO 214-02, Spring 2027.');
+  await expect(shell.getByText('210 things brought')).toBeVisible();
+  await expect(second.locator('.said')).toContainText('Ines Marant has brought this plan');
+  await expect(second.getByRole('button', { name: /^Open the new course/ })).toBeVisible();
+
+  await said.getByRole('button', { name: 'take it back' }).click();
+  await expect(said).toContainText('210 things are taken back. The shell is as it was.');
+  await expect(second.getByRole('button', { name: 'Bring 210 things' })).toBeVisible();
+  await expect(shell.getByText('210 things brought')).toBeHidden();
+  await said.getByRole('button', { name: 'do it again' }).click();
+  await expect(page.getByRole('button', { name: /^Open the new course/ })).toBeVisible();
 });

@@ -7,6 +7,7 @@ import { deskSentence } from './desk/sentences.js';
 import { pairView } from './pairing/pairingService.js';
 import { followingPlans, sectionsView } from './plans/parallelSections.js';
 import { planCalendarFile, planDates, planDateSheet } from './plans/planDates.js';
+import { courseLeftOver } from './plans/courseLeftOver.js';
 import { setUpView } from './plans/setUpView.js';
 import { knownOfPlan, planView } from './plans/planView.js';
 import { redated } from './runs/redated.js';
@@ -22,6 +23,7 @@ const WORKINGS = {
   planView,
   knownOfPlan,
   setUpView,
+  courseLeftOver,
   sectionsView,
   followingPlans,
   planDates,

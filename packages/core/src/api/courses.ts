@@ -66,6 +66,15 @@ export interface Deed {
   readonly canBe: 'takenBack' | 'doneAgain' | null;
 }
 
+/** What is left over in a course as it stands; the things in it by their keys there. */
+export interface CourseLeftOver {
+  /** The plan that filled it last, whose list this is while it has nothing more to bring. */
+  readonly planId: string | null;
+  /** Lines of doubts about its dates. */
+  readonly doubts: number;
+  readonly looseEnds: readonly LooseEnd[];
+}
+
 export interface CourseView {
   readonly summary: CourseSummary;
   readonly calendar: Calendar;
@@ -75,7 +84,6 @@ export interface CourseView {
   readonly now: string;
   readonly items: readonly SnapshotItem[];
   readonly marks: readonly Mark[];
-  readonly looseEnds: readonly LooseEnd[];
   readonly notices: readonly RosterNotice[];
   readonly learners: LearnerCounts;
   readonly rights: Rights;

@@ -1,4 +1,4 @@
-import { looseEndsOf, mayDo, rightsOf, type CourseView, type Kind } from '@yarin/core';
+import { rightsOf, type CourseView, type Kind } from '@yarin/core';
 import { CourseRow } from '../database/entities/course.js';
 import { deedsOf } from '../history/deeds.js';
 import { lastRemovals } from '../history/removals.js';
@@ -29,9 +29,6 @@ export const courseView: Query<AskedCourse, CourseView> = async ({ manager }, { 
       SHOWN_WHOLE.includes(item.kind) && details !== undefined ? { ...item, details } : item,
     ),
     marks: snapshot.marks,
-    looseEnds: looseEndsOf(snapshot).filter(
-      ({ code }) => code !== 'notOpen' || mayDo('change', person, summary, today).may,
-    ),
     notices: await noticesOf(manager, [summary]),
     learners: await learnerCounts(manager, summary.id),
     rights: rightsOf(person, summary, today),

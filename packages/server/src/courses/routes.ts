@@ -19,6 +19,11 @@ export function courseRoutes({ reading, queries, clock }: Server): Router {
     await queries.send(response, 'itemView', { ...asked, address: key });
   });
 
+  router.get('/courses/:id/left-over', async (request, response) => {
+    const asked = { person: askerOf(request), courseId: request.params.id, now: now() };
+    await queries.send(response, 'courseLeftOver', asked);
+  });
+
   router.get('/terms', async (_request, response) => {
     const terms = await reading.manager.find(TermRow, { where: { parentId: IsNull() }, order: { firstDay: 'DESC' } });
     response.json({ terms: terms.map(({ id, name, firstDay, lastDay }) => ({ id, name, firstDay, lastDay })) });

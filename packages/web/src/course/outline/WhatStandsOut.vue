@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LEARNER_SORTS } from '@yarin/core';
+import { LEARNER_SORTS, namesItsThings } from '@yarin/core';
 import { computed } from 'vue';
 import { count, LEARNER_WORDS } from '../../shared/words.js';
 import { useCourseStore } from '../state/courseStore.js';
@@ -9,6 +9,9 @@ const DOING = { takenBack: 'take back', doneAgain: 'do again' } as const;
 defineEmits<{ open: [key: string] }>();
 const course = useCourseStore();
 const view = computed(() => course.view!);
+const left = computed(() => course.leftOver);
+const rows = computed(() => (left.value === null ? 0 : left.value.looseEnds.length + left.value.doubts));
+const MOST_NAMED = 12;
 const learners = computed(() =>
   LEARNER_SORTS.filter((sort) => view.value.learners[sort] > 0).map((sort) => {
     const [one, many] = LEARNER_WORDS[sort];
@@ -19,11 +22,44 @@ const learners = computed(() =>
 
 <template>
   <div class="standing">
-    <section>
-      <h2>What stands out</h2>
-      <ul v-if="view.looseEnds.length > 0">
-        <li v-for="end in view.looseEnds" :key="end.code">
-          {{ asRead(end.sentence) }} <span class="quiet small">{{ asRead(end.detail) }}</span>
+    <section aria-label="Left over">
+      <h2>
+        Left over <em v-if="left && rows > 0">{{ rows }}</em>
+        <RouterLink v-if="left?.planId" class="plain-link small" :to="{ name: 'plan', params: { id: left.planId } }"
+          >the plan that filled it</RouterLink
+        >
+      </h2>
+      <p v-if="left === null" class="quiet">Looking …</p>
+      <ul v-else-if="rows > 0">
+        <li v-for="end in left.looseEnds" :key="`${end.code} ${end.items[0] ?? ''}`">
+          {{ asRead(end.sentence) }}
+          <span v-if="!namesItsThings(end)" class="quiet small">{{ asRead(end.detail) }}</span>
+          <template v-else>
+            <button
+              v-for="key in end.items.slice(0, MOST_NAMED)"
+              :key="key"
+              class="place-link"
+              @click="$emit('open', key)"
+            >
+              {{ course.itemsById.get(key)?.title ?? 'something that is not here' }}
+            </button>
+            <span v-if="end.items.length > MOST_NAMED" class="quiet small"
+              >{{ end.items.length - MOST_NAMED }} more</span
+            >
+          </template>
+          <button
+            v-if="end.code === 'notOpen' && course.mayChange"
+            class="plain-link"
+            @click="course.edit({ openToLearners: true })"
+          >
+            open to learners
+          </button>
+        </li>
+        <li v-if="left.doubts > 0 && left.planId">
+          {{ count(left.doubts, 'doubt') }} about dates
+          <RouterLink class="plain-link" :to="{ name: 'plan', params: { id: left.planId, knot: 'left-over' } }"
+            >look at {{ left.doubts === 1 ? 'it' : 'them' }}</RouterLink
+          >
         </li>
       </ul>
       <p v-else class="quiet">Nothing. Choose a thing at the left to turn to it.</p>
@@ -71,6 +107,10 @@ const learners = computed(() =>
 </template>
 
 <style scoped>
+em {
+  font-style: normal;
+}
+
 .standing {
   display: grid;
   gap: 20px;

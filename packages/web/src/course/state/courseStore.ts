@@ -1,4 +1,4 @@
-import type { CourseEdit, CourseView, Deed, ItemView, Kind, Mark, SnapshotItem } from '@yarin/core';
+import type { CourseEdit, CourseLeftOver, CourseView, Deed, ItemView, Kind, Mark, SnapshotItem } from '@yarin/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as api from '../../shared/api/courses.js';
@@ -11,6 +11,8 @@ import { keyboardMove, type Place } from './moves.js';
 export const useCourseStore = defineStore('course', () => {
   const view = shallowRef<CourseView | null>(null);
   const opened = shallowRef<ItemView | null>(null);
+  /** What is left over in it; worked out by the plan that filled it, so that it comes a little later. */
+  const leftOver = shallowRef<CourseLeftOver | null>(null);
   const failure = ref('');
   /** Why the last act was refused. */
   const trouble = ref('');
@@ -26,16 +28,26 @@ export const useCourseStore = defineStore('course', () => {
 
   async function load(id: string): Promise<void> {
     const isAnother = id !== courseId;
-    if (isAnother) view.value = null;
+    if (isAnother) view.value = leftOver.value = null;
     courseId = id;
     failure.value = '';
     try {
       const found = await api.fetchCourse(id);
       if (id !== courseId) return;
       view.value = found;
+      void lookWhatIsLeft(found);
       if (isAnother) toldDeed = found.deeds[0]?.id;
     } catch (error) {
       if (id === courseId) failure.value = sentenceOf(error);
+    }
+  }
+
+  async function lookWhatIsLeft(of: CourseView): Promise<void> {
+    try {
+      const left = await api.fetchLeftOver(of.summary.id);
+      if (view.value === of) leftOver.value = left;
+    } catch (error) {
+      if (view.value === of) trouble.value = sentenceOf(error);
     }
   }
 
@@ -90,6 +102,7 @@ export const useCourseStore = defineStore('course', () => {
   return {
     view,
     opened,
+    leftOver,
     failure,
     trouble,
     itemFailure,

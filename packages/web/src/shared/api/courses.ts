@@ -1,4 +1,5 @@
 import type {
+  CourseLeftOver,
   CourseEdit,
   CourseView,
   EditOutcome,
@@ -15,6 +16,7 @@ import { get, patch, post, put, remove } from './client.js';
 const course = (id: string): string => `/courses/${encodeURIComponent(id)}`;
 const item = (courseId: string, key: string): string => `${course(courseId)}/items/${encodeURIComponent(key)}`;
 
+export const fetchLeftOver = (id: string) => get<CourseLeftOver>(`/courses/${encodeURIComponent(id)}/left-over`);
 export const fetchCourse = (id: string) => get<CourseView>(course(id));
 export const fetchItem = (courseId: string, key: string) => get<ItemView>(item(courseId, key));
 export const saveItem = (courseId: string, key: string, version: number, changes: ItemChanges) =>

@@ -1,4 +1,4 @@
-import { FINDING_WORDS, groupBy, staysBehind, type Finding, type FindingName, type Turn } from '@yarin/core';
+import { fateOf, FINDING_WORDS, groupBy, staysBehind, type Finding, type FindingName, type Turn } from '@yarin/core';
 import { computed } from 'vue';
 import { usePlanStore } from '../../state/planStore.js';
 
@@ -20,19 +20,18 @@ export interface Reason {
 export function useReasons() {
   const plan = usePlanStore();
   const reasons = computed((): Reason[] => {
-    const aside = plan.preview!.lines.filter(staysBehind);
-    const reasonOf = new Map(aside.map(({ item, why: [why] }) => [item, why?.finding]));
+    const aside = new Map(plan.preview!.lines.filter(staysBehind).map((line) => [line.item, line]));
     return [...groupBy(plan.findings, ({ finding }) => finding)].map(([name, findings]) => {
-      const staying = findings.filter(({ item }) => reasonOf.has(item));
-      const places = staying.filter(({ item }) => plan.lineOf(item)?.place === true);
-      const elsewhere = staying.filter(({ item }) => (reasonOf.get(item) ?? name) !== name);
+      const lines = findings.flatMap(({ item }) => aside.get(item) ?? []);
+      const here = lines.filter(({ why: [why] }) => (why?.finding ?? name) === name);
+      const staying = here.filter((line) => fateOf(line) === 'stays').length;
       return {
         name,
         words: FINDING_WORDS[name],
         findings,
-        staying: staying.length - elsewhere.length - places.length,
-        places: places.length,
-        elsewhere: new Set(elsewhere.map(({ item }) => item)),
+        staying,
+        places: here.length - staying,
+        elsewhere: new Set(lines.filter((line) => !here.includes(line)).map(({ item }) => item!)),
         turned: plan.decisions.choices.findings?.[name],
       };
     });
