@@ -1,8 +1,7 @@
 import { groupBy } from '../groupBy.js';
-import type { SnapshotItem } from '../course/snapshot.js';
+import type { Snapshot, SnapshotItem } from '../course/snapshot.js';
 import { normalisedTitle, plainTitle } from '../course/title.js';
 import { isWork } from '../names/kinds.js';
-import type { ChoiceIndex } from './choiceIndex.js';
 import type { Decision } from './decision.js';
 
 /** What is there for work alone, and that work, by their places: a line in which it is graded, an event that names it. */
@@ -22,7 +21,10 @@ const isGone = ({ bring, place, why }: Decision): boolean => !bring && !place &&
  * @param decisions  by place, of everything what it is by itself; changed in place
  * @see docs/rules.md, "Choosing"
  */
-export function leaveWhatGoesWithWork({ source, forWork }: ChoiceIndex, decisions: Decision[]): void {
+export function leaveWhatGoesWithWork(
+  { source, forWork }: { readonly source: Snapshot; readonly forWork: readonly ForWork[] },
+  decisions: Decision[],
+): void {
   for (const { at, work } of forWork) {
     const own = decisions[at]!;
     if (!own.bring || own.why[0]?.reason !== 'all' || !work.every((each) => isGone(decisions[each]!))) continue;

@@ -107,6 +107,18 @@ const learners = computed(() =>
 </template>
 
 <style scoped>
+h2 {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
+  align-items: baseline;
+}
+
+h2 a {
+  font-family: var(--sans);
+  font-weight: 400;
+}
+
 em {
   font-style: normal;
 }
