@@ -112,6 +112,8 @@ export interface RunView {
   readonly undoneBy: string | null;
   /** What was taken back of it, whole or in part, and not done again; the latest first. */
   readonly takenBack: readonly Deed[];
+  /** Dates that the plan moved in the new course since, and that stand there; the latest first. */
+  readonly fixes: readonly Deed[];
 }
 
 /** A thing that a run wrote and that stands in the new course. */

@@ -129,6 +129,7 @@ export const momentMovesSchema = Type.Object(
   {
     version: Type.Integer(),
     moves: Type.Record(keySchema, momentAtSchema, { minProperties: 1, maxProperties: 20_000 }),
+    fix: Type.Optional(Type.Boolean({ description: 'A plan moves dates of what it brought.' })),
   },
   closed,
 );

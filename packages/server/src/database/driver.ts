@@ -14,6 +14,7 @@ import { Journals1764748800000 } from './migrations/1764748800000-Journals.js';
 import { Deeds1764835200000 } from './migrations/1764835200000-Deeds.js';
 import { FoundByMore1764921600000 } from './migrations/1764921600000-FoundByMore.js';
 import { LetInUnasked1765008000000 } from './migrations/1765008000000-LetInUnasked.js';
+import { Fixes1765180800000 } from './migrations/1765180800000-Fixes.js';
 import { SetUpPlans1765094400000 } from './migrations/1765094400000-SetUpPlans.js';
 import { SeveralSources1764316800000 } from './migrations/1764316800000-SeveralSources.js';
 
@@ -42,6 +43,7 @@ function options(dataFolder: string): DataSourceOptions {
       FoundByMore1764921600000,
       LetInUnasked1765008000000,
       SetUpPlans1765094400000,
+      Fixes1765180800000,
     ],
     migrationsTableName: 'migration',
     synchronize: false,

@@ -15,6 +15,8 @@ export interface DeedOf {
   readonly runId?: string | undefined;
   /** The deed that it takes back. */
   readonly takesBack?: number | undefined;
+  /** A plan moved dates of what it had brought. */
+  readonly isFix?: boolean | undefined;
 }
 
 /**
@@ -25,12 +27,22 @@ export interface DeedOf {
 export async function noteDeed(
   manager: EntityManager,
   { personId, forPersonId }: Doer,
-  { courseId, at, what, itemKey, runId, takesBack }: DeedOf,
+  { courseId, at, what, itemKey, runId, takesBack, isFix }: DeedOf,
 ): Promise<number> {
   const [row] = await manager.query<{ id: number }[]>(
-    `INSERT INTO deed (course_id, at, person_id, for_person_id, what, item_key, run_id, takes_back)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
-    [courseId, at, personId, forPersonId, what, itemKey ?? null, runId ?? null, takesBack ?? null],
+    `INSERT INTO deed (course_id, at, person_id, for_person_id, what, item_key, run_id, takes_back, is_fix)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING id`,
+    [
+      courseId,
+      at,
+      personId,
+      forPersonId,
+      what,
+      itemKey ?? null,
+      runId ?? null,
+      takesBack ?? null,
+      isFix === true ? 1 : 0,
+    ],
   );
   return row!.id;
 }
@@ -82,6 +94,17 @@ export async function deedsOf(manager: EntityManager, courseId: string): Promise
     [courseId],
   );
   return rows.map(deedOf);
+}
+
+/** Dates that a plan moved after a run and that stand where it put them, the latest first. */
+export async function fixesAfter(manager: EntityManager, runId: string): Promise<Deed[]> {
+  const rows = await manager.query<DeedRowRead[]>(
+    `SELECT ${DEED} FROM deed AS run JOIN deed ON deed.course_id = run.course_id AND deed.id > run.id AND deed.is_fix = 1
+       LEFT JOIN deed AS target ON target.id = deed.takes_back
+      WHERE run.run_id = ? ORDER BY deed.id DESC`,
+    [runId],
+  );
+  return rows.map(deedOf).filter(({ canBe }) => canBe === 'takenBack');
 }
 
 /** What was taken back of a run, whole or in part, and can be done again; the latest first. */

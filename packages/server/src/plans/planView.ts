@@ -7,7 +7,7 @@ import {
   type Snapshot,
   type SnapshotItem,
 } from '@yarin/core';
-import { takenBackOf } from '../history/deeds.js';
+import { fixesAfter, takenBackOf } from '../history/deeds.js';
 import type { EntityManager } from 'typeorm';
 import { summariseCourse } from '../courses/courseSummaries.js';
 import { PlanRow, RunRow, sourcesOf } from '../database/entities/run.js';
@@ -80,6 +80,7 @@ async function runsOf(manager: EntityManager, plan: PlanRow): Promise<RunView[]>
       counts,
       undoneAt,
       takenBack: await takenBackOf(manager, id),
+      fixes: undoneAt === null ? await fixesAfter(manager, id) : [],
       undoneBy: undoneBy === null ? null : await nameOf(manager, { personId: undoneBy, forPersonId: null }),
     })),
   );

@@ -1,12 +1,11 @@
-import { conflicts, invert, type Operation } from '@yarin/core';
+import { invert, type Operation } from '@yarin/core';
 import { DeedRow } from '../database/entities/access.js';
 import { RunRow } from '../database/entities/run.js';
 import type { Doer } from '../history/deeds.js';
-import { laterOperations } from '../history/operationStore.js';
 import { conflict, notFound } from '../http/httpProblem.js';
 import type { Command } from '../database/command.js';
-import { standingOperations, takeBackDeed } from './takeBackDeed.js';
 import { takeBackRun } from './takeBackRun.js';
+import { editStanding, takeEditBack } from './takeEditBack.js';
 
 export interface DeedToTakeBack {
   readonly courseId: string;
@@ -28,25 +27,16 @@ export const takeBack: Command<DeedToTakeBack, { what: string }> = async (contex
     await takeBackRun(context, { runId: deed.runId, doer, at, changed: 'ask' });
     return { what: deed.what };
   }
-  const operations = await standingOperations(manager, deed);
+  const standing = await editStanding(manager, deed);
+  const { operations, inTheWay } = standing;
   if (operations.length === 0 || operations.some((each) => each.op === 'changed' && each.after === undefined))
     throw conflict('This was done before Yarin kept what it changed; it can’t be taken back at a press.');
-  const later = await laterOperations(manager, deed);
-  const [hindrance] = conflicts(
-    operations,
-    later.map(({ operation }) => operation),
-  );
-  const last = later.find(({ operation }) => operation === hindrance);
-  if (last !== undefined)
+  if (inTheWay !== undefined)
     throw conflict(
-      `Something after it (${last.at.replace('T', ' ')}: ${last.what}) changed the same. Take that back first.`,
+      `Something after it (${inTheWay.at.replace('T', ' ')}: ${inTheWay.what}) changed the same. Take that back first.`,
     );
   const target = deed.takesBack === null ? null : await manager.findOneBy(DeedRow, { id: deed.takesBack });
-  await takeBackDeed(manager, {
-    deed,
-    operations,
-    manner: { since: new Set(later.map(({ operation }) => operation.key)) },
-    isWhole: true,
+  await takeEditBack(manager, deed, standing, {
     isOfRun: target !== null && target.runId !== null,
     doer,
     at,

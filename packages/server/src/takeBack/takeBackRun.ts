@@ -1,5 +1,5 @@
 import { conflicts, type Operation } from '@yarin/core';
-import type { EntityManager } from 'typeorm';
+import { IsNull, MoreThan, type EntityManager } from 'typeorm';
 import { readThings } from '../courses/courseStore.js';
 import { DeedRow } from '../database/entities/access.js';
 import { RunRow } from '../database/entities/run.js';
@@ -11,6 +11,7 @@ import { addedBy, changedSince, keptWith, moveOut, toldChanged } from './changed
 import { notedBack } from './noted.js';
 import { standingOperations, takeBackDeed } from './takeBackDeed.js';
 import { partOf, type PartAsked } from './partOf.js';
+import { takeFixesBack } from './takeEditBack.js';
 
 /**
  * What becomes of things that somebody changed since: nothing is taken back and they are named, they stay and the rest
@@ -46,6 +47,11 @@ export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
   const part = await partOf(manager, course, all, asked);
   const isWhole = part.keys === undefined && part.dates !== true;
   const going = all.filter(({ key }) => part.keys === undefined || part.keys.has(key));
+  const fixes = await manager.find(DeedRow, {
+    where: { courseId: course, id: MoreThan(deed.id), isFix: true, undoneBy: IsNull() },
+    order: { id: 'DESC' },
+  });
+  await takeFixesBack(manager, fixes, (key) => part.keys === undefined || part.keys.has(key), { doer, at });
   const later = await laterOperations(manager, deed);
   refuseUnderLaterRun(later, going);
   const changedLater = new Set(later.map(({ operation }) => operation.key));

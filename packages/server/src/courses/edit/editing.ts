@@ -45,16 +45,18 @@ export interface Done {
   readonly before?: Before | undefined;
   /** What was set for the whole course, before and after. */
   readonly set?: { readonly before: CourseFields; readonly after: CourseFields } | undefined;
+  /** A plan moved dates of what it had brought. */
+  readonly isFix?: boolean | undefined;
 }
 
 /** Notes an edit in the history with all that it changed, and that the course is not what it was. */
 export async function courseChanged(
   manager: EntityManager,
   { courseId, doer, at }: EditOf,
-  { what, itemKey, before = new Map(), set = { before: {}, after: {} } }: Done,
+  { what, itemKey, before = new Map(), set = { before: {}, after: {} }, isFix }: Done,
 ): Promise<void> {
   await manager.query('UPDATE course SET version = version + 1 WHERE id = ?', [courseId]);
-  const deed = await noteDeed(manager, doer, { courseId, at, what, itemKey });
+  const deed = await noteDeed(manager, doer, { courseId, at, what, itemKey, isFix });
   const stood = new Map([...before].flatMap(([key, thing]) => (thing === undefined ? [] : [[key, thing] as const])));
   const operations = operationsBetween(
     courseId,

@@ -22,6 +22,8 @@ export interface MomentMoves extends EditOf {
   readonly version: number;
   /** New moment by the key of an old one. */
   readonly moves: Readonly<Record<string, string>>;
+  /** A plan moves dates of what it brought; they are no edit of somebody's. */
+  readonly isFix?: boolean | undefined;
 }
 
 const pointer = (key: string): string => `/moves/${pointerPart(key)}`;
@@ -67,7 +69,7 @@ function problemsOf(items: readonly SnapshotItem[], moves: MomentMoves['moves'])
  * since an object of thousands of names takes the thread that answers long to receive and to write.
  */
 export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edit) => {
-  const { courseId, version, moves, at, doer } = edit;
+  const { courseId, version, moves, at, doer, isFix } = edit;
   const row = await manager.findOneBy(CourseRow, { id: courseId });
   if (row === null) throw notFound('This course was removed meanwhile. Nothing was saved.');
   if (row.version !== version)
@@ -104,6 +106,7 @@ export const moveMoments: Command<MomentMoves, string> = async ({ manager }, edi
   await courseChanged(manager, edit, {
     what: `moved ${count} ${count === 1 ? 'date' : 'dates'} on ${changed.length} ${changed.length === 1 ? 'thing' : 'things'}`,
     before: stood,
+    isFix,
   });
   return JSON.stringify({ before });
 };

@@ -47,9 +47,9 @@ export function courseEditRoutes({ reading, writer, clock }: Server): Router {
     response.json(await writer.run('editItem', { ...of, key: request.params.key, ...edit }));
   });
   router.put('/courses/:id/moments', async (request, response) => {
-    const { version, moves } = checkMoves(request.body);
+    const { version, moves, fix } = checkMoves(request.body);
     const of = await editOf(request, 'change');
-    response.type('json').send(await writer.run('moveMoments', { ...of, version, moves }));
+    response.type('json').send(await writer.run('moveMoments', { ...of, version, moves, isFix: fix }));
   });
   router.post('/courses/:id/items', async (request, response) => {
     const { kind, title, parent } = checkNew(request.body);

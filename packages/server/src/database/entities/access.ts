@@ -79,4 +79,8 @@ export class DeedRow {
   /** The deed that took it back whole. */
   @Column({ type: 'integer', name: 'undone_by', nullable: true })
   undoneBy!: number | null;
+
+  /** A plan moved dates of what it had brought. */
+  @Column({ type: 'boolean', name: 'is_fix', default: false })
+  isFix!: boolean;
 }

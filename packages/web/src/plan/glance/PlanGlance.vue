@@ -16,7 +16,7 @@ const plan = usePlanStore();
       <section aria-label="Left over">
         <h2>Left over <small class="beside">the worst first</small></h2>
         <LooseEndList />
-        <DatesToLookAt v-if="plan.preview!.causes.length > 0 || plan.movedFrom" class="dates" />
+        <DatesToLookAt v-if="plan.preview!.causes.length > 0 || plan.fixes.length > 0" class="dates" />
       </section>
       <WhatWasDone />
     </template>

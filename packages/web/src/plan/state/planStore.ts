@@ -94,7 +94,6 @@ export const usePlanStore = defineStore('plan', () => {
     if (view.value?.id === id) await saver.flush();
     else {
       view.value = null;
-      standing.movedFrom.value = null;
       taking.changedSince.value = [];
     }
     try {
@@ -272,8 +271,8 @@ export const usePlanStore = defineStore('plan', () => {
     ...dating,
     settleBy,
     opened,
-    movedFrom: standing.movedFrom,
-    putBackStanding: standing.putBackStanding,
+    fixes: standing.fixes,
+    putBackFix: standing.putBack,
     bringFrom: undoing.bringFrom,
     see,
     undo: undoing.undo,

@@ -1,8 +1,8 @@
-import { shallowRef, type Ref, type ShallowRef } from 'vue';
-import type { PlanView } from '@yarin/core';
+import { computed, type Ref, type ShallowRef } from 'vue';
+import type { Deed, PlanView } from '@yarin/core';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { sentenceOf } from '../../shared/api/client.js';
-import { fetchCourse, moveMoments } from '../../shared/api/courses.js';
+import { fetchCourse, moveMoments, takeDeedBack } from '../../shared/api/courses.js';
 import type { Moves } from '../../shared/dates/bulkMoves.js';
 import { count } from '../../shared/words.js';
 
@@ -12,34 +12,35 @@ interface Standing {
   readonly reload: () => Promise<void>;
 }
 
-/** Dates that were brought: what is done about them is done in the new course, not in the plan. */
+/** Dates that were brought: what is done about them is done in the new course, not in the plan, and put back there. */
 export function useStanding({ view, trouble, reload }: Standing) {
   const { say } = useAnnouncer();
-  /** Where the dates stood that were moved last. */
-  const movedFrom = shallowRef<Moves | null>(null);
+  /** What was moved since the last run and stands so, the latest first. */
+  const fixes = computed(() => view.value?.runs.find(({ undoneAt }) => undoneAt === null)?.fixes ?? []);
 
-  async function move(moves: Moves, said: string): Promise<void> {
-    const { id } = view.value!.shell.course;
+  async function inCourse(act: (course: string) => Promise<void>): Promise<boolean> {
     trouble.value = '';
     try {
-      const { summary } = await fetchCourse(id);
-      const { before } = await moveMoments(id, summary.version, moves);
+      await act(view.value!.shell.course.id);
       await reload();
-      movedFrom.value = before;
-      const isBack = said === 'put back';
-      say(
-        `${count(Object.keys(moves).length, 'date')} ${said} in the new course.`,
-        isBack ? undefined : { words: 'put back', act: putBackStanding },
-      );
+      return true;
     } catch (error) {
       trouble.value = sentenceOf(error);
+      return false;
     }
   }
-  async function putBackStanding(): Promise<void> {
-    const moves = movedFrom.value;
-    if (moves === null) return;
-    await move(moves, 'put back');
-    movedFrom.value = null;
+  async function moveStanding(moves: Moves): Promise<void> {
+    const isDone = await inCourse(async (course) => {
+      const { summary } = await fetchCourse(course);
+      await moveMoments(course, summary.version, moves, true);
+    });
+    const [fix] = fixes.value;
+    if (!isDone || fix === undefined) return;
+    const words = `${count(Object.keys(moves).length, 'date is', 'dates are')} moved in the new course.`;
+    say(words, { words: 'put back', act: () => putBack(fix) });
   }
-  return { movedFrom, moveStanding: (moves: Moves) => move(moves, 'moved'), putBackStanding };
+  async function putBack(fix: Deed): Promise<void> {
+    if (await inCourse((course) => takeDeedBack(course, fix.id).then(() => undefined))) say(`Put back: ${fix.what}.`);
+  }
+  return { fixes, moveStanding, putBack };
 }

@@ -66,6 +66,7 @@ export const fetchTerms = () => get<{ terms: TermView[] }>('/terms').then(({ ter
 
 const moments = (id: string): string => `${course(id)}/moments`;
 /** @param version  of the course, as it was seen */
-export const moveMoments = (id: string, version: number, moves: Readonly<Record<string, string>>) =>
-  put<{ before: Record<string, string> }>(moments(id), { version, moves });
+/** @param fix  a plan moves dates of what it brought */
+export const moveMoments = (id: string, version: number, moves: Readonly<Record<string, string>>, fix = false) =>
+  put<{ before: Record<string, string> }>(moments(id), { version, moves, fix });
 export const fetchRedated = (id: string) => get<Redated>(`${moments(id)}/redated`);
