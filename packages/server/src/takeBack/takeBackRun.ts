@@ -51,7 +51,8 @@ export const takeBackRun: Command<TakeBackInput, { things: number }> = async (
     where: { courseId: course, id: MoreThan(deed.id), isFix: true, undoneBy: IsNull() },
     order: { id: 'DESC' },
   });
-  await takeFixesBack(manager, fixes, (key) => part.keys === undefined || part.keys.has(key), { doer, at });
+  const goes = new Set(going.map(({ key }) => key));
+  await takeFixesBack(manager, fixes, (key) => goes.has(key), { doer, at });
   const later = await laterOperations(manager, deed);
   refuseUnderLaterRun(later, going);
   const changedLater = new Set(later.map(({ operation }) => operation.key));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ATTRIBUTES, isWork, KIND_WORDS, LINK_FIELDS, LONGEST_TITLE } from '@yarin/core';
-import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
 import NumberBox from '../../shared/NumberBox.vue';
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { isConflict, placesOf, sentenceOf } from '../../shared/api/client.js';
@@ -49,7 +49,11 @@ const hasPoints = computed(() => ['assignment', 'quiz', 'discussion', 'lineItem'
 const changes = computed(() => changesOf(view.value, draft.value, category.value));
 const isChanged = computed(() => Object.keys(changes.value).length > 0);
 
-onMounted(() => void nextTick(() => title.value?.focus()));
+onMounted(() => {
+  course.isWriting = true;
+  void nextTick(() => title.value?.focus());
+});
+onUnmounted(() => (course.isWriting = false));
 
 async function save(): Promise<void> {
   if (!isChanged.value) {

@@ -18,6 +18,8 @@ export const useCourseStore = defineStore('course', () => {
   const trouble = ref('');
   const itemFailure = ref('');
   const { say } = useAnnouncer();
+  /** Somebody is writing in the editor of a thing. */
+  const isWriting = ref(false);
   let courseId = '';
   let itemKey = '';
   /** The latest deed that was said or stood there: only a newer one is what was just done. */
@@ -103,6 +105,7 @@ export const useCourseStore = defineStore('course', () => {
     view,
     opened,
     leftOver,
+    isWriting,
     failure,
     trouble,
     itemFailure,
@@ -114,10 +117,10 @@ export const useCourseStore = defineStore('course', () => {
     /** Reads the course anew when it was changed elsewhere. What somebody is writing stays as it is. */
     async hear(): Promise<void> {
       const known = view.value?.summary;
-      if (known === undefined) return;
+      if (known === undefined || isWriting.value) return;
       const news = await fetchCourseNews([known.id]);
       const version = news[known.id]?.version ?? known.version;
-      if (view.value?.summary !== known || version === known.version) return;
+      if (view.value?.summary !== known || version === known.version || isWriting.value) return;
       await load(known.id);
       toldDeed = view.value?.deeds[0]?.id;
       if (itemKey !== '') await open(itemKey);

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { firstFew, linksToLeft, type LinkToLeft, type LooseEnd } from '@yarin/core';
+import { firstFew, linksToLeft, type LinkToLeft } from '@yarin/core';
 import { computed, ref } from 'vue';
 import { count } from '../../shared/words.js';
 import { usePlanStore } from '../state/planStore.js';
 
 /** Links to what stays: it comes after all, something of the shell stands for it, or plain words name it. */
-defineProps<{ end: LooseEnd }>();
 const plan = usePlanStore();
 const isOpen = ref(false);
 const links = computed(() => linksToLeft(plan.ground!, plan.preview!));
@@ -38,7 +37,7 @@ function lead(link: LinkToLeft, to: string): void {
 </script>
 
 <template>
-  <template v-if="may">
+  <template v-if="may && links.length > 0">
     <button class="plain-link" @click="bring(links)">
       {{ links.length === 1 ? `bring ${named(links)}` : `bring all ${links.length}` }}
     </button>

@@ -18,10 +18,7 @@ const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
   untidy: 'untidy',
 };
 /** What is settled in the plan, while there is something to bring. */
-const settledBy = computed(() => {
-  if (plan.isDone) return undefined;
-  return { linkToNothing: LinksToLeft, weightLeft: TakenByCategory }[end.code as string];
-});
+const isSettledHere = computed(() => !plan.isDone && (end.code === 'linkToNothing' || end.code === 'weightLeft'));
 const course = computed(() => plan.view!.shell.course.id);
 const place = computed(() => {
   if (waitsForDecision(end) && !plan.isDone)
@@ -53,7 +50,10 @@ const place = computed(() => {
       :aria-label="asRead(`${place.words}: ${end.sentence}`)"
       >{{ place.words }}</RouterLink
     >
-    <template v-if="settledBy" #below><component :is="settledBy" :end="end" /></template>
+    <template v-if="isSettledHere" #below>
+      <LinksToLeft v-if="end.code === 'linkToNothing'" />
+      <TakenByCategory v-else :end="end" />
+    </template>
   </PlanLine>
 </template>
 

@@ -94,6 +94,7 @@ export const usePlanStore = defineStore('plan', () => {
     if (view.value?.id === id) await saver.flush();
     else {
       view.value = null;
+      elsewhere.value = null;
       taking.changedSince.value = [];
     }
     try {

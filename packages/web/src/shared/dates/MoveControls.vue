@@ -38,11 +38,11 @@ watch(
   () => dates,
   (now, before) => {
     // A plan that was worked out anew, to the same days, takes no question from under the pointer.
-    const alike = now.length === before.length && now.every(({ id, to }, at) => sameDate(before[at]!, id, to));
+    const alike =
+      now.length === before.length && now.every(({ id, to }, at) => before[at]!.id === id && before[at]!.to === to);
     if (!alike) waiting.value = null;
   },
 );
-const sameDate = (date: PreviewDate, id: string, to: string | null) => date.id === id && date.to === to;
 function move(moves: Moves, how: string): void {
   const falling = fallingOf(dates, moves, time);
   if (falling.ids.length === 0) emit('move', moves, how);
