@@ -160,6 +160,7 @@ export type {
 } from './schemas/retimeJob.js';
 export * from './api/calendars.js';
 export * from './api/courses.js';
+export * from './api/news.js';
 export * from './api/people.js';
 export * from './api/plans.js';
 export * from './api/recipes.js';

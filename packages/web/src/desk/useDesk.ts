@@ -2,7 +2,7 @@ import type { DeskSentencesView, DeskShell, DeskView, RunUnderWay, ShellSentence
 import { onUnmounted, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
 import { sentenceOf } from '../shared/api/client.js';
 import { fetchDesk, fetchDeskSentences } from '../shared/api/desk.js';
-import { fetchCourseNews } from '../shared/api/plans.js';
+import { fetchCourseNews } from '../shared/api/news.js';
 import { useNews } from '../shared/useNews.js';
 
 /** The Desk of whoever asks: shown at once, and filled in with what its plans say when they are worked out. */

@@ -2,6 +2,7 @@
 import { LEARNER_SORTS, namesItsThings } from '@yarin/core';
 import { computed } from 'vue';
 import { count, LEARNER_WORDS } from '../../shared/words.js';
+import NamedThings from '../../shared/NamedThings.vue';
 import { useCourseStore } from '../state/courseStore.js';
 import { asRead, momentWords } from '../../shared/readersDates.js';
 
@@ -11,7 +12,7 @@ const course = useCourseStore();
 const view = computed(() => course.view!);
 const left = computed(() => course.leftOver);
 const rows = computed(() => (left.value === null ? 0 : left.value.looseEnds.length + left.value.doubts));
-const MOST_NAMED = 12;
+const titleOf = (key: string): string => course.itemsById.get(key)?.title ?? 'something that is not here';
 const learners = computed(() =>
   LEARNER_SORTS.filter((sort) => view.value.learners[sort] > 0).map((sort) => {
     const [one, many] = LEARNER_WORDS[sort];
@@ -34,19 +35,9 @@ const learners = computed(() =>
         <li v-for="end in left.looseEnds" :key="`${end.code} ${end.items[0] ?? ''}`">
           {{ asRead(end.sentence) }}
           <span v-if="!namesItsThings(end)" class="quiet small">{{ asRead(end.detail) }}</span>
-          <template v-else>
-            <button
-              v-for="key in end.items.slice(0, MOST_NAMED)"
-              :key="key"
-              class="place-link"
-              @click="$emit('open', key)"
-            >
-              {{ course.itemsById.get(key)?.title ?? 'something that is not here' }}
-            </button>
-            <span v-if="end.items.length > MOST_NAMED" class="quiet small"
-              >{{ end.items.length - MOST_NAMED }} more</span
-            >
-          </template>
+          <span v-else class="small"
+            ><NamedThings :items="end.items" :title-of="titleOf" @open="(key) => $emit('open', key)"
+          /></span>
           <button
             v-if="end.code === 'notOpen' && course.mayChange"
             class="plain-link"

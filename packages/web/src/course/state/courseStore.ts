@@ -3,7 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import * as api from '../../shared/api/courses.js';
 import { sentenceOf } from '../../shared/api/client.js';
-import { fetchCourseNews } from '../../shared/api/plans.js';
+import { fetchCourseNews } from '../../shared/api/news.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { keyboardMove, type Place } from './moves.js';
 

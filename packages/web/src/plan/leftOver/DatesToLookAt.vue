@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { momentWords } from '../../shared/readersDates.js';
 import { usePlanStore } from '../state/planStore.js';
 import CauseLine from '../lines/CauseLine.vue';
+import DeedLines from '../lines/DeedLines.vue';
 import OpenedDoubts from '../lines/OpenedDoubts.vue';
 
 /** Doubts about dates, before the run and after it. */
@@ -21,34 +21,12 @@ const causes = computed(() => plan.preview!.causes);
       None.
       {{ plan.isDone ? 'The dates stand in the new course.' : 'Every date has a plain place on the new calendar.' }}
     </p>
-    <ul v-if="plan.fixes.length > 0" class="fixes" aria-label="Moved since in the new course">
-      <li v-for="fix in plan.fixes" :key="fix.id">
-        {{ fix.what }} <span class="quiet small">{{ fix.by }}, {{ momentWords(fix.at) }}</span>
-        <button
-          v-if="plan.view!.right.may && fix.canBe === 'takenBack'"
-          class="plain-link"
-          :aria-label="`put back: ${fix.what}`"
-          @click="plan.putBackFix(fix)"
-        >
-          put back
-        </button>
-      </li>
-    </ul>
+    <DeedLines
+      :deeds="plan.fixes"
+      label="Moved since in the new course"
+      act="put back"
+      act-alone="put back"
+      @act="plan.putBackFix"
+    />
   </section>
 </template>
-
-<style scoped>
-.fixes {
-  list-style: none;
-  margin: 10px 0 0;
-  padding: 0;
-}
-
-li {
-  padding: 2px 0;
-}
-
-button {
-  margin-left: 8px;
-}
-</style>

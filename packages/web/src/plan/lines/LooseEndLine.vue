@@ -3,14 +3,16 @@ import { namesItsThings, waitsForDecision, type LooseEnd, type Severity } from '
 import { computed } from 'vue';
 import { asRead } from '../../shared/readersDates.js';
 import { usePlanStore } from '../state/planStore.js';
+import { useThings } from './useThings.js';
 import LinksToLeft from './LinksToLeft.vue';
-import NamedThings from './NamedThings.vue';
+import NamedThings from '../../shared/NamedThings.vue';
 import PlanLine from './PlanLine.vue';
 import TakenByCategory from './TakenByCategory.vue';
 
 /** A loose end, wherever it is told: how bad it is, what it is about, and where it is settled. */
 const { end } = defineProps<{ end: LooseEnd }>();
 const plan = usePlanStore();
+const { open, titleOf } = useThings();
 
 const SEVERITY_WORDS: Readonly<Record<Severity, string>> = {
   breaks: 'breaks for learners',
@@ -40,7 +42,7 @@ const place = computed(() => {
   <PlanLine :title="asRead(end.sentence)">
     <template #detail
       ><span :class="end.severity">{{ SEVERITY_WORDS[end.severity] }}</span> ·
-      <NamedThings v-if="namesItsThings(end)" :items="end.items" />
+      <NamedThings v-if="namesItsThings(end)" :items="end.items" :title-of="titleOf" @open="open" />
       <template v-else>{{ asRead(end.detail) }}</template></template
     >
     <RouterLink

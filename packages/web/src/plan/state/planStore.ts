@@ -17,7 +17,8 @@ import {
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { isConflict, sentenceOf } from '../../shared/api/client.js';
-import { changeSources, fetchPlan, fetchPlanNews, seePlan } from '../../shared/api/plans.js';
+import { fetchPlanNews } from '../../shared/api/news.js';
+import { changeSources, fetchPlan, seePlan } from '../../shared/api/plans.js';
 import { useAnnouncer } from '../../shared/announcer.js';
 import { termInSentence } from '../../shared/courseLine.js';
 import { timeWords } from '../../shared/readersDates.js';

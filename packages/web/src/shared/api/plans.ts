@@ -1,9 +1,7 @@
 import type {
-  CourseNews,
   DateStyle,
   DecisionChange,
   JobState,
-  PlanNews,
   PlanScope,
   PlanView,
   Problem,
@@ -19,9 +17,6 @@ export const openPlan = (sources: readonly string[], destination: string, scope:
 /** The gradebook set-up of a course, and where it could go by itself. */
 export const fetchSetUp = (course: string) => get<SetUpView>(`/courses/${encodeURIComponent(course)}/gradebook/into`);
 export const fetchPlan = (id: string) => get<PlanView>(`/plans/${id}`);
-export const fetchPlanNews = (id: string) => get<PlanNews>(`/plans/${encodeURIComponent(id)}/news`);
-export const fetchCourseNews = (courses: readonly string[]) =>
-  post<Readonly<Record<string, CourseNews>>>('/news', { courses });
 export const seePlan = (id: string): Promise<void> => put(`/plans/${encodeURIComponent(id)}/seen`, {});
 export const saveDecisions = (id: string, version: number, changes: readonly DecisionChange[]) =>
   patch<{ version: number }>(`/plans/${id}/decisions`, { version, changes });
