@@ -36,6 +36,16 @@ describe('dates that a plan moved after its run', () => {
     expect((await plan()).runs[0]!.fixes.map(({ id }) => id)).toEqual([runs[0]!.fixes[0]!.id]);
   });
 
+  it('stay when a run is taken back that did not bring them', async () => {
+    const pair = { sources: ['geo305-s26-01'], destination: SHELL };
+    const { body: other } = await ines.post('/api/plans').send(pair).expect(201);
+    const { last } = await runPlan(ines, other.id);
+    const before = (await plan()).runs[0]!.fixes.map(({ id }) => id);
+    expect(before).toHaveLength(1);
+    await ines.post(`/api/runs/${last.outcome!.runId}/takeBack`).send({}).expect(200);
+    expect((await plan()).runs[0]!.fixes.map(({ id }) => id)).toEqual(before);
+  });
+
   it('are nothing that somebody changed when the run is taken back; a date that a person moved is', async () => {
     const { id } = (await plan()).runs[0]!;
     await move('Quiz 6', '2027-04-02T10:00', false);
