@@ -29,10 +29,12 @@ describe('the Desk of Ines Marant on 24 November 2026', () => {
     expect(said['eco214-s27-02']).toEqual({
       sentence: {
         ...{ of: 236, comes: 210, places: 2, changed: 5, stands: 0, stays: 26, own: 3, takenOut: 0, holds: 213 },
-        ...{ dates: { move: 134, cleared: 0, kept: 0 }, doubts: 4, leftOver: 4 },
+        ...{ dates: { move: 134, cleared: 0, kept: 0 }, doubts: 4, toDecide: 0, leftOver: 4 },
       },
       why: null,
     });
+    // Two pages of hers stand in the shell under the same names.
+    expect(said['geo305-s27-01']!.sentence).toMatchObject({ of: 47, comes: 42, stands: 4, toDecide: 1 });
     expect(desk.notes.map(({ note }) => note)).toEqual([
       'Split in two; nobody finished.',
       'Ask the harbour for a later tide slot.',

@@ -77,6 +77,41 @@ describe('what is decided on a page', () => {
     expect(await saver.flush()).toBe(true);
   });
 
+  it('is not lost while the page hears what became of the plan elsewhere, and nobody is said to have decided it', async () => {
+    const answer = globalThis.fetch;
+    let arrive: () => void = () => undefined;
+    globalThis.fetch = (async (address: string, init: RequestInit = {}) => {
+      const response = await answer(address, init);
+      if (init.method === 'GET') await new Promise<void>((done) => (arrive = done));
+      return response;
+    }) as typeof fetch;
+    const heard = saver.hear('plan');
+    decide({ byHand: { quiz: '2027-02-09T14:00' } });
+    await saver.flush();
+    arrive();
+    await heard;
+    expect([decisions.value.byHand, held.decisions.byHand]).toEqual([
+      { quiz: '2027-02-09T14:00' },
+      { quiz: '2027-02-09T14:00' },
+    ]);
+    expect([saver.version(), trouble.value]).toEqual([2, '']);
+  });
+
+  it('of somebody else is shown when the page hears of it', async () => {
+    held.decide([{ at: ['choices', 'kinds', 'survey'], to: 'leave' }]);
+    await saver.hear('plan');
+    expect(decisions.value.choices).toEqual({ kinds: { survey: 'leave' } });
+    expect([saver.version(), trouble.value]).toEqual([2, 'Somebody else decided in this plan meanwhile.']);
+  });
+
+  it('is saved at once when the page is left', async () => {
+    decide({ byHand: { quiz: '2027-02-09T14:00' } });
+    saver.leave('plan');
+    expect(held.version).toBe(2);
+    await saver.flush();
+    expect(held.decisions.byHand).toEqual({ quiz: '2027-02-09T14:00' });
+  });
+
   it('is undone without what somebody else decided, which stays', async () => {
     held.decide([{ at: ['choices', 'kinds', 'survey'], to: 'leave' }]);
     undoing.note(decisions.value, 'move Quiz 3');

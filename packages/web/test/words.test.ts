@@ -74,7 +74,7 @@ describe('words of the Desk', () => {
       takenOut: 0,
       holds: 213,
     };
-    const sentence = { ...things, dates: { move: 134, cleared: 0, kept: 0 }, doubts: 4, leftOver: 4 };
+    const sentence = { ...things, dates: { move: 134, cleared: 0, kept: 0 }, doubts: 4, toDecide: 0, leftOver: 4 };
     expect(sentenceWords(sentence)).toBe('210 of 236 come, 134 dates move, 8 to look at');
     expect(sentenceWords({ ...sentence, dates: { move: 1, cleared: 2, kept: 0 }, doubts: 0, leftOver: 0 })).toBe(
       '210 of 236 come, 1 date moves, 2 dates are taken away, nothing to look at',

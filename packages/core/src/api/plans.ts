@@ -24,6 +24,8 @@ import type { Right } from '../rights/rights.js';
 export interface PlanSentence extends PlanTotals {
   readonly dates: DateTotals;
   readonly doubts: number;
+  /** Of what is left over: what is decided in the plan. */
+  readonly toDecide: number;
   readonly leftOver: number;
 }
 

@@ -1,4 +1,4 @@
-import { dateTotalsOf, type PlanSentence } from '@yarin/core';
+import { dateTotalsOf, waitsForDecision, type PlanSentence } from '@yarin/core';
 import { PlanRow } from '../database/entities/run.js';
 import { HttpProblem } from '../http/httpProblem.js';
 import type { Side, PlanContext, PlanQuery } from '../plans/planGrounds.js';
@@ -62,6 +62,7 @@ async function sentenceOf(
     ...worked.totals,
     dates: dateTotalsOf(worked.dates),
     doubts: worked.causes.length,
+    toDecide: worked.toWrite === 0 ? 0 : worked.looseEnds.filter(waitsForDecision).length,
     leftOver: worked.looseEnds.length,
   };
 }

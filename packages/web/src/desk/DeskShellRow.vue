@@ -129,7 +129,7 @@ const runLabel = ({ term, section, type }: CourseSummary): string =>
       <small>{{ planLine }}</small>
     </div>
     <KnotStrand
-      :what="isDecided"
+      :what="isDecided && sentence?.toDecide === 0"
       :when="isDecided && sentence?.doubts === 0"
       :left-over="sentence?.leftOver === 0"
       :solid="entry.done !== null"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { courseCode } from '../shared/words.js';
 import { asRead } from '../shared/readersDates.js';
@@ -27,7 +27,11 @@ watch(
   (next) => void plan.load(next),
   { immediate: true },
 );
-onBeforeUnmount(() => void plan.flush());
+onMounted(() => window.addEventListener('pagehide', plan.leave));
+onBeforeUnmount(() => {
+  window.removeEventListener('pagehide', plan.leave);
+  void plan.flush();
+});
 useNews(() => plan.hear());
 
 const go = (to?: string): void => void router.push({ name: 'plan', params: { id, knot: to ?? '' } });

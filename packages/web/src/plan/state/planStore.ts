@@ -206,17 +206,15 @@ export const usePlanStore = defineStore('plan', () => {
   async function hear(): Promise<void> {
     const plan = view.value;
     if (plan === null || runs.job !== null || saver.saving.value !== 'saved') return;
+    const version = saver.version();
     const news = await fetchPlanNews(plan.id);
-    if (view.value !== plan || runs.job !== null || saver.saving.value !== 'saved') return;
+    if (view.value !== plan || runs.job !== null) return;
     elsewhere.value = news.running;
-    if (news.running !== null) return;
-    if (news.version !== saver.version()) await saver.hear(plan.id);
-    else if (news.stands !== plan.stands) {
-      const before = lastRun.value?.id;
-      await load(plan.id);
-      const run = lastRun.value;
-      if (run !== null && run.id !== before) say(`${run.by} has brought this plan, at ${timeWords(run.at)}.`);
-    }
+    if (news.running !== null || (news.version === version && news.stands === plan.stands)) return;
+    const before = lastRun.value?.id;
+    await saver.hear(plan.id);
+    const run = lastRun.value;
+    if (run !== null && run.id !== before) say(`${run.by} has brought this plan, at ${timeWords(run.at)}.`);
   }
 
   /** Notes that what changed under the plan was seen. */
@@ -268,6 +266,8 @@ export const usePlanStore = defineStore('plan', () => {
     standingRuns,
     load,
     flush: saver.flush,
+    /** The page is being left: what waits to be saved is saved at once. */
+    leave: (): void => void (view.value !== null && saver.leave(view.value.id)),
     choose,
     decide,
     ...dating,

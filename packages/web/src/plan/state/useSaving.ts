@@ -85,11 +85,11 @@ export function useSaving({ decisions, trouble, takeIn }: SavedPlan) {
       takeIn(view, theirs);
       begin(view);
       decisions.value = applyDecisionChanges(view.decisions, kept);
+      saving.value = 'saving';
       isWaiting = kept.length > 0;
-      saving.value = isWaiting ? 'saving' : 'saved';
       trouble.value =
         met.length === 0
-          ? `Somebody else decided in this plan meanwhile${mine.length === 0 ? '' : '; what you decided holds beside it'}.`
+          ? 'Somebody else decided in this plan meanwhile; what you decided holds beside it.'
           : `Somebody else decided in this plan meanwhile. Where it was the same, theirs holds; ${count(met.length, 'decision')} of yours ${met.length === 1 ? 'does' : 'do'} not. Look at them again.`;
     } catch (error) {
       fail(error);
@@ -118,9 +118,24 @@ export function useSaving({ decisions, trouble, takeIn }: SavedPlan) {
       saves = saving.value === 'saving' ? saves : saveWaiting(id);
       saving.value = 'saving';
     },
-    /** Takes in what somebody else decided, when nothing of one's own is under way. */
+    /** Shows the plan as it stands by now. What is decided while it is fetched goes first: it is not shown then. */
     async hear(id: string): Promise<void> {
-      if (saving.value === 'saved') await joinTheirs(id);
+      const before = version;
+      if (saving.value !== 'saved') return;
+      const view = await fetchPlan(id);
+      if (saving.value !== 'saved' || version !== before) return;
+      const theirs = decisionChanges(saved, view.decisions);
+      takeIn(view, theirs);
+      begin(view);
+      if (theirs.length === 0) return;
+      takenIn++;
+      trouble.value = 'Somebody else decided in this plan meanwhile.';
+    },
+    /** Saves at once what waits to be saved: the page is being left. */
+    leave(id: string): void {
+      if (!isWaiting) return;
+      isWaiting = false;
+      void save(id);
     },
     /** Waits until everything decided so far is saved; whether it could be, with nothing from somebody else beside it. */
     async flush(): Promise<boolean> {

@@ -23,10 +23,16 @@ function bodyOf(body: unknown): RequestInit {
   return { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
 }
 
+/** Letters of what may outlive the page that sent it: browsers let no more. */
+const MOST_KEPT_ALIVE = 30_000;
+
 async function send<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, ...bodyOf(body) });
+    const sent = bodyOf(body);
+    // What somebody decided last is saved also when they leave the page meanwhile.
+    const keepalive = method === 'PATCH' && typeof sent.body === 'string' && sent.body.length < MOST_KEPT_ALIVE;
+    response = await fetch(`/api${path}`, { method, keepalive, ...sent });
   } catch {
     throw new ApiProblem(OUT_OF_REACH);
   }
